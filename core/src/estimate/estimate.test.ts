@@ -1,0 +1,53 @@
+import fc from 'fast-check';
+import { typical } from '../basis/index.ts';
+import { InputError } from '../errors/index.ts';
+import type { Estimate } from './index.ts';
+import { add, clamp, contradict, divide, estimate, exactly, multiply, narrow, rangeInWords, subtract, total } from './index.ts';
+
+const number = fc.double({ min: -1000, max: 1000, noNaN: true });
+const range: fc.Arbitrary<Estimate> = fc.tuple(number, number, number).map((v) => {
+  const [lo, typ, hi] = [...v].sort((a, b) => a - b) as [number, number, number];
+  return estimate(lo, typ, hi, typical);
+});
+const pointIn = (r: Estimate, t: number) => Math.min(r.hi, r.lo + t * (r.hi - r.lo));
+const share = fc.double({ min: 0, max: 1, noNaN: true });
+const inside = (r: Estimate, v: number) => v >= r.lo - 1e-6 && v <= r.hi + 1e-6;
+
+describe('interval arithmetic', () => {
+  test('encloses every point result', () => {
+    fc.assert(
+      fc.property(range, range, share, share, (a, b, s, t) => {
+        const [x, y] = [pointIn(a, s), pointIn(b, t)];
+        expect(inside(add(a, b), x + y)).toBe(true);
+        expect(inside(subtract(a, b), x - y)).toBe(true);
+        expect(inside(multiply(a, b), x * y)).toBe(true);
+        if (b.lo > 0.01 || b.hi < -0.01) expect(inside(divide(a, b), x / y)).toBe(true);
+      }),
+    );
+  });
+
+  test('narrowing keeps every value both allow, or refuses', () => {
+    fc.assert(
+      fc.property(range, range, share, (a, b, s) => {
+        if (contradict(a, b)) return void expect(() => narrow(a, b, typical)).toThrow(InputError);
+        const both = narrow(a, b, typical);
+        expect(both.hi - both.lo).toBeLessThanOrEqual(Math.min(a.hi - a.lo, b.hi - b.lo));
+        const x = pointIn(a, s);
+        if (inside(b, x)) expect(inside(both, x)).toBe(true);
+      }),
+    );
+  });
+
+  test('refuses what is upside down, not a number, or divided by what may be zero', () => {
+    expect(() => estimate(3, 2, 4, typical)).toThrow(InputError);
+    expect(() => exactly(Number.NaN)).toThrow(InputError);
+    expect(() => divide(exactly(1), estimate(-1, 0, 1, typical))).toThrow(InputError);
+  });
+
+  test('rounding for people', () => {
+    expect(rangeInWords({ lo: 41.2, hi: 55.4 }, 1)).toBe('41–55');
+    expect(rangeInWords({ lo: 118, hi: 121 }, 5)).toBe('120');
+    expect(total([]).typ).toBe(0);
+    expect(clamp(exactly(-3), 0, 9).lo).toBe(0);
+  });
+});

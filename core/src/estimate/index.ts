@@ -1,0 +1,93 @@
+import type { Basis } from '../basis/index.ts';
+import { computed, measured } from '../basis/index.ts';
+import { InputError } from '../errors/index.ts';
+
+/** What is known of a figure: it lies between `lo` and `hi`, most likely near `typ`. Any unit, the same for all three. */
+export interface Estimate {
+  lo: number;
+  typ: number;
+  hi: number;
+  basis: Basis;
+}
+
+/**
+ * Makes an estimate and refuses one that is upside down or not a number.
+ *
+ * @throws InputError when not lo ≤ typ ≤ hi or any is not finite
+ * @example estimate(30, 60, 110, typical)
+ */
+export function estimate(lo: number, typ: number, hi: number, basis: Basis, field = 'range'): Estimate {
+  for (const value of [lo, typ, hi])
+    if (!Number.isFinite(value)) throw new InputError(field, String(value), 'a finite number');
+  if (lo > typ || typ > hi) throw new InputError(field, `${lo} / ${typ} / ${hi}`, 'low, likely and high in rising order');
+  return { lo, typ, hi, basis };
+}
+
+/** A figure somebody measured or typed: a range of width zero. @example exactly(180) */
+export const exactly = (value: number, basis: Basis = measured): Estimate => estimate(value, value, value, basis);
+
+const sumBasis = computed('sum of ranges');
+
+/** Sum, ends added to ends. Encloses every sum of points. */
+export const add = (a: Estimate, b: Estimate): Estimate =>
+  estimate(a.lo + b.lo, a.typ + b.typ, a.hi + b.hi, sumBasis);
+
+/** Difference a − b, each end against the other's far end. Encloses every difference of points. */
+export const subtract = (a: Estimate, b: Estimate): Estimate =>
+  estimate(a.lo - b.hi, a.typ - b.typ, a.hi - b.lo, computed('difference of ranges'));
+
+/** Product; all four corner products are tried, so signs may be mixed. */
+export function multiply(a: Estimate, b: Estimate): Estimate {
+  const corners = [a.lo * b.lo, a.lo * b.hi, a.hi * b.lo, a.hi * b.hi];
+  return estimate(Math.min(...corners), a.typ * b.typ, Math.max(...corners), computed('product of ranges'));
+}
+
+/**
+ * Quotient a / b.
+ *
+ * @throws InputError when b may be zero
+ */
+export function divide(a: Estimate, b: Estimate): Estimate {
+  if (b.lo <= 0 && b.hi >= 0) throw new InputError('divisor', `${b.lo} to ${b.hi}`, 'a range that does not touch zero');
+  const corners = [a.lo / b.lo, a.lo / b.hi, a.hi / b.lo, a.hi / b.hi];
+  return estimate(Math.min(...corners), a.typ / b.typ, Math.max(...corners), computed('quotient of ranges'));
+}
+
+/** Sum of many, zero for none. */
+export const total = (list: readonly Estimate[]): Estimate => list.reduce(add, exactly(0, sumBasis));
+
+/** All three figures cut to at least `least` and at most `most`. */
+export function clamp(a: Estimate, least: number, most: number): Estimate {
+  const cut = (v: number) => Math.min(most, Math.max(least, v));
+  return { lo: cut(a.lo), typ: cut(a.typ), hi: cut(a.hi), basis: a.basis };
+}
+
+/** Do two witnesses leave no common value? @example contradict(exactly(3), exactly(4)) // true */
+export const contradict = (a: Estimate, b: Estimate): boolean => a.lo > b.hi || b.lo > a.hi;
+
+/**
+ * What two witnesses say together: the common part, likely value from the narrower one.
+ *
+ * @throws InputError when they contradict each other
+ */
+export function narrow(a: Estimate, b: Estimate, basis: Basis): Estimate {
+  if (contradict(a, b))
+    throw new InputError('witnesses', `${a.lo}–${a.hi} against ${b.lo}–${b.hi}`, 'two ranges with a common part');
+  const lo = Math.max(a.lo, b.lo);
+  const hi = Math.min(a.hi, b.hi);
+  const narrower = a.hi - a.lo <= b.hi - b.lo ? a : b;
+  return estimate(lo, Math.min(hi, Math.max(lo, narrower.typ)), hi, basis);
+}
+
+/** Is it known to a point? Drawn solid; anything else is hatched. */
+export const isExact = (a: Estimate): boolean => a.lo === a.hi;
+
+/** Nearest multiple of `step`, ties upward, and never minus zero. */
+export const roundTo = (value: number, step: number): number => Math.round(value / step) * step + 0;
+
+/** A range as a person reads it. @example rangeInWords({lo: 41.2, hi: 55.4, …}, 1) // '41–55' */
+export function rangeInWords(a: Pick<Estimate, 'lo' | 'hi'>, step: number): string {
+  const lo = roundTo(a.lo, step);
+  const hi = roundTo(a.hi, step);
+  return lo === hi ? String(lo) : `${lo}–${hi}`;
+}

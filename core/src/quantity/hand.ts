@@ -1,0 +1,32 @@
+/**
+ * Units of the hand, for a height nobody can put a tape to. Common practice, no source; each is good to ±10 mm.
+ */
+export interface HandUnit {
+  word: string;
+  /** mm */
+  typ: number;
+}
+
+/** mm either way */
+export const HAND_ERROR = 10;
+
+export const handUnits: readonly HandUnit[] = [
+  { word: 'finger', typ: 20 },
+  { word: 'two fingers', typ: 40 },
+  { word: 'fist', typ: 100 },
+];
+
+/**
+ * The unit of the hand within 10 mm of a height, if there is one.
+ *
+ * @param mm a height in millimetres
+ * @example handUnitNear(40) // 'two fingers'
+ */
+export function handUnitNear(mm: number): string | null {
+  let best: HandUnit | null = null;
+  for (const unit of handUnits) {
+    const off = Math.abs(unit.typ - mm);
+    if (off <= HAND_ERROR && (best === null || off < Math.abs(best.typ - mm))) best = unit;
+  }
+  return best?.word ?? null;
+}

@@ -1,0 +1,4 @@
+export { readQuantity, type ReadOptions } from './read.ts';
+export { writeQuantity, plainNumber, inchFraction, type WriteOptions } from './write.ts';
+export { units, toSI, fromSI, findUnit, type Dimension, type Unit } from './units.ts';
+export { handUnitNear, handUnits, HAND_ERROR, type HandUnit } from './hand.ts';

@@ -1,0 +1,85 @@
+import { InputError } from '../errors/index.ts';
+
+export type Dimension = 'length' | 'mass' | 'volume' | 'pressure' | 'torque' | 'temperature' | 'duration' | 'force';
+
+/** SI value = written value × `factor` + `offset`. */
+export interface Unit {
+  /** Shown to people. */
+  symbol: string;
+  /** Accepted spellings, lower case, no spaces. */
+  names: readonly string[];
+  factor: number;
+  offset?: number;
+}
+
+const LB = 0.45359237;
+const LBF = 4.4482216152605;
+const INCH = 0.0254;
+
+/**
+ * Units people write, with exact factors to SI (m, kg, m³, Pa, N·m, K, s, N).
+ * Source: NIST SP 811, appendix B (written from memory; checked in the tests against two unit libraries).
+ */
+export const units: Record<Dimension, Record<string, Unit>> = {
+  length: {
+    mm: { symbol: 'mm', names: ['mm', 'millimetre', 'millimetres', 'millimeter', 'millimeters'], factor: 0.001 },
+    cm: { symbol: 'cm', names: ['cm', 'centimetre', 'centimetres'], factor: 0.01 },
+    m: { symbol: 'm', names: ['m', 'metre', 'metres', 'meter', 'meters'], factor: 1 },
+    in: { symbol: 'in', names: ['in', '"', '”', '″', 'inch', 'inches'], factor: INCH },
+    ft: { symbol: 'ft', names: ['ft', "'", 'foot', 'feet'], factor: 12 * INCH },
+  },
+  mass: {
+    kg: { symbol: 'kg', names: ['kg', 'kilo', 'kilos', 'kilogram', 'kilograms'], factor: 1 },
+    g: { symbol: 'g', names: ['g', 'gram', 'grams'], factor: 0.001 },
+    lb: { symbol: 'lb', names: ['lb', 'lbs', 'pound', 'pounds'], factor: LB },
+  },
+  volume: {
+    L: { symbol: 'L', names: ['l', 'litre', 'litres', 'liter', 'liters'], factor: 0.001 },
+    mL: { symbol: 'mL', names: ['ml', 'millilitre', 'millilitres'], factor: 1e-6 },
+    gal: { symbol: 'gal', names: ['gal', 'usgal', 'gallon', 'gallons'], factor: 0.003785411784 },
+    impGal: { symbol: 'imp gal', names: ['impgal', 'ukgal'], factor: 0.00454609 },
+    qt: { symbol: 'qt', names: ['qt', 'quart', 'quarts'], factor: 0.003785411784 / 4 },
+  },
+  pressure: {
+    bar: { symbol: 'bar', names: ['bar'], factor: 1e5 },
+    mbar: { symbol: 'mbar', names: ['mbar'], factor: 100 },
+    kPa: { symbol: 'kPa', names: ['kpa'], factor: 1000 },
+    Pa: { symbol: 'Pa', names: ['pa'], factor: 1 },
+    psi: { symbol: 'psi', names: ['psi'], factor: LBF / (INCH * INCH) },
+    inH2O: { symbol: 'inH2O', names: ['inh2o', 'inchh2o', 'inwc'], factor: 249.08891 },
+    inHg: { symbol: 'inHg', names: ['inhg'], factor: 3386.389 },
+  },
+  torque: {
+    'N·m': { symbol: 'N·m', names: ['n·m', 'nm', 'n-m', 'n*m'], factor: 1 },
+    'ft-lb': { symbol: 'ft-lb', names: ['ft-lb', 'ft·lb', 'ftlb', 'ft-lbs', 'lb-ft', 'lbft', 'lb·ft', 'lbs-ft'], factor: 12 * INCH * LBF },
+    'in-lb': { symbol: 'in-lb', names: ['in-lb', 'in·lb', 'inlb', 'in-lbs', 'lb-in', 'lbin'], factor: INCH * LBF },
+  },
+  temperature: {
+    '°C': { symbol: '°C', names: ['°c', 'c', 'degc'], factor: 1, offset: 273.15 },
+    '°F': { symbol: '°F', names: ['°f', 'f', 'degf'], factor: 5 / 9, offset: 273.15 - (32 * 5) / 9 },
+    K: { symbol: 'K', names: ['k', 'kelvin'], factor: 1 },
+  },
+  duration: {
+    s: { symbol: 's', names: ['s', 'sec', 'secs', 'second', 'seconds'], factor: 1 },
+    min: { symbol: 'min', names: ['min', 'mins', 'minute', 'minutes'], factor: 60 },
+    h: { symbol: 'h', names: ['h', 'hr', 'hrs', 'hour', 'hours'], factor: 3600 },
+  },
+  force: {
+    N: { symbol: 'N', names: ['n', 'newton', 'newtons'], factor: 1 },
+    kN: { symbol: 'kN', names: ['kn'], factor: 1000 },
+    lbf: { symbol: 'lbf', names: ['lbf'], factor: LBF },
+  },
+};
+
+/** Finds a unit by any accepted spelling. @throws InputError naming the units that would have been right */
+export function findUnit(dimension: Dimension, spelling: string, field: string): Unit {
+  const wanted = spelling.toLowerCase().replace(/[\s.]/g, '');
+  for (const unit of Object.values(units[dimension])) if (unit.names.includes(wanted)) return unit;
+  const known = Object.values(units[dimension])
+    .map((u) => u.symbol)
+    .join(', ');
+  throw new InputError(field, spelling, `a unit of ${dimension}: ${known}`);
+}
+
+export const toSI = (value: number, unit: Unit): number => value * unit.factor + (unit.offset ?? 0);
+export const fromSI = (value: number, unit: Unit): number => (value - (unit.offset ?? 0)) / unit.factor;

@@ -1,0 +1,120 @@
+/** The published JSON Schema (draft 2020-12) of a vehicle file. Structure only; `checkVehicle` checks the sense. */
+
+const range = {
+  type: 'object',
+  required: ['lo', 'typ', 'hi'],
+  properties: {
+    lo: { type: 'number' },
+    typ: { type: 'number' },
+    hi: { type: 'number' },
+    basis: {
+      type: 'object',
+      required: ['kind'],
+      properties: {
+        kind: { enum: ['published', 'common practice', 'from memory', 'measured', 'learned', 'typical', 'shop', 'computed'] },
+        source: { type: 'string' },
+        count: { type: 'integer', minimum: 1 },
+      },
+      additionalProperties: false,
+    },
+  },
+  additionalProperties: false,
+} as const;
+
+const text = { type: 'string', minLength: 1, maxLength: 80 } as const;
+const id = { type: 'string', pattern: '^[a-z0-9][a-z0-9-]{0,59}$' } as const;
+const ids = { type: 'array', items: id, maxItems: 40 } as const;
+
+const object = <P extends Record<string, unknown>>(properties: P, optional: (keyof P)[] = []) => ({
+  type: 'object',
+  required: Object.keys(properties).filter((key) => !optional.includes(key)),
+  properties,
+  additionalProperties: false,
+});
+
+const list = (items: unknown, maxItems = 60) => ({ type: 'array', items, maxItems });
+
+const way = object({
+  id,
+  reachFrom: range,
+  reachTo: range,
+  minutes: range,
+  people: { type: 'integer', minimum: 1, maximum: 4 },
+  hands: { type: 'integer', minimum: 1, maximum: 2 },
+  from: text,
+  tools: list(text, 20),
+  after: ids,
+});
+
+const connection = object({
+  id,
+  kind: { enum: ['feed', 'return', 'vent', 'evap', 'filler', 'breather', 'plug', 'ground', 'heater', 'other'] },
+  name: text,
+  x: { type: 'number', minimum: 0 },
+  side: text,
+  slack: range,
+  visibleFrom: range,
+  lookMinutes: { type: 'number', minimum: 0 },
+  fitting: {
+    enum: ['push-tab', 'slide-collar', 'hairpin', 'twist', 'spring-clamp', 'worm-clamp', 'ear-clamp', 'lock-plug', 'bolt', 'flare', 'other'],
+  },
+  wetWhenOpen: { type: 'boolean' },
+  clips: list(object({ id, name: text, slack: range, ways: list(way) }, ['name'])),
+  part: list(way),
+  make: list(way),
+});
+
+export const vehicleSchema = {
+  $schema: 'https://json-schema.org/draft/2020-12/schema',
+  title: 'Iron Cradle vehicle file, version 1',
+  description: 'Lengths mm, masses kg, volumes L, times minutes, torque N·m. Every range is lo ≤ typ ≤ hi.',
+  ...object({
+    schemaVersion: { const: 1 },
+    id,
+    name: text,
+    mounting: { enum: ['rail', 'seat', 'crosswise', 'upright', 'wing', 'floor', 'pads'] },
+    basis: range.properties.basis.properties.kind,
+    ends: { type: 'array', items: text, minItems: 2, maxItems: 2 },
+    length: { type: 'number', exclusiveMinimum: 0 },
+    clear: { type: 'number', exclusiveMinimum: 0, multipleOf: 5 },
+    tiltLimit: { type: 'number', minimum: 0 },
+    tank: object({
+      material: { enum: ['plastic', 'steel'] },
+      shape: object({
+        kind: { const: 'box' },
+        length: { type: 'number', exclusiveMinimum: 0 },
+        width: { type: 'number', exclusiveMinimum: 0 },
+        height: { type: 'number', exclusiveMinimum: 0 },
+      }),
+      litres: range,
+      emptyMass: range,
+      unusable: range,
+    }),
+    fuel: { enum: ['petrol', 'diesel'] },
+    feed: { enum: ['injected', 'carburettor'] },
+    connections: list(connection),
+    supports: list(object({ id, kind: { enum: ['strap', 'bar', 'j-bolt', 'flange'] }, name: text, x: { type: 'number' }, fastener: id })),
+    obstructions: list(
+      object({
+        id,
+        name: text,
+        x: { type: 'number' },
+        travelsWithTank: { type: 'boolean' },
+        blocksAt: { anyOf: [range, { type: 'null' }] },
+        clear: list(way),
+        restore: list(way),
+      }),
+    ),
+    fasteners: list(
+      object({
+        id,
+        thread: text,
+        count: { type: 'integer', minimum: 1 },
+        likelyToBreak: { type: 'boolean' },
+        torque: { anyOf: [range, { type: 'null' }] },
+      }),
+    ),
+    sender: { anyOf: [{ type: 'null' }, object({ emptyOhms: range, fullOhms: range })] },
+    notes: list({ type: 'string', maxLength: 400 }),
+  }),
+} as const;

@@ -1,0 +1,38 @@
+/** Jest as native modules; swc strips the types and keeps the decorators the entry bodies need. */
+const common = {
+  testEnvironment: 'node',
+  extensionsToTreatAsEsm: ['.ts', '.tsx'],
+  transform: {
+    '^.+\\.tsx?$': [
+      '@swc/jest',
+      {
+        jsc: {
+          target: 'es2022',
+          parser: { syntax: 'typescript', tsx: true, decorators: true },
+          transform: {
+            legacyDecorator: true,
+            decoratorMetadata: false,
+            useDefineForClassFields: false,
+            react: { runtime: 'automatic' },
+          },
+        },
+        module: { type: 'es6' },
+      },
+    ],
+  },
+  transformIgnorePatterns: ['/node_modules/'],
+};
+
+export default {
+  projects: [
+    { ...common, displayName: 'core', roots: ['<rootDir>/core/src'], testMatch: ['**/*.test.ts'] },
+    {
+      ...common,
+      displayName: 'house',
+      roots: ['<rootDir>/scripts', '<rootDir>/web/src'],
+      testMatch: ['**/*.test.ts', '**/*.test.tsx'],
+    },
+    { ...common, displayName: 'server', roots: ['<rootDir>/server/test'], testMatch: ['**/*.test.ts'] },
+    { ...common, displayName: 'e2e', roots: ['<rootDir>/e2e'], testMatch: ['**/*.test.ts'] },
+  ],
+};

@@ -1,0 +1,9 @@
+// Runs Jest with native modules switched on; everything after the script's name goes to Jest.
+import { spawn } from 'node:child_process';
+import { createRequire } from 'node:module';
+
+const jest = createRequire(import.meta.url).resolve('jest/bin/jest');
+const child = spawn(process.execPath, ['--experimental-vm-modules', '--no-warnings', jest, ...process.argv.slice(2)], {
+  stdio: 'inherit',
+});
+child.on('exit', (code) => process.exit(code ?? 1));

@@ -7,6 +7,7 @@ const common = {
       '@swc/jest',
       {
         jsc: {
+          experimental: { keepImportAttributes: true },
           target: 'es2022',
           parser: { syntax: 'typescript', tsx: true, decorators: true },
           transform: {

@@ -1,8 +1,7 @@
-import type { Basis } from '../basis/index.ts';
 import { commonPractice, computed, measured } from '../basis/index.ts';
 import { InputError } from '../errors/index.ts';
 import type { Estimate } from '../estimate/index.ts';
-import { clamp, contradict, estimate, exactly, narrow } from '../estimate/index.ts';
+import { clamp, contradict, estimate, narrow } from '../estimate/index.ts';
 import { fuels } from '../fluid/index.ts';
 import { estimateOf, type VehicleFile } from '../vehicle/index.ts';
 
@@ -171,6 +170,3 @@ function carried(witness: Pick<Witness, 'litres' | 'outBefore' | 'inBefore'>, ou
 
 /** Share of the tank's height at which this many litres stand, for a level box. */
 export const levelShare = (file: VehicleFile, litres: number): number => Math.min(1, Math.max(0, litres / file.tank.litres.typ));
-
-/** Nothing in it: the known start of a tank that was certified empty. */
-export const empty: Estimate = exactly(0, measured as Basis);

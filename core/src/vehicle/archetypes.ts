@@ -4,7 +4,7 @@ import { InputError } from '../errors/index.ts';
 import type { FeedKind, FuelKind, Mounting, VehicleFile } from './types.ts';
 
 /** Ordinary vehicle files with wide ranges, basis `typical`: where a vehicle nobody measured starts from. */
-export const archetypes: readonly VehicleFile[] = [rail as VehicleFile, crosswise as VehicleFile];
+export const archetypes: readonly VehicleFile[] = [rail, crosswise] as unknown as VehicleFile[];
 
 export interface FirstSight {
   mounting: Mounting;

@@ -1,0 +1,70 @@
+import { commonPractice, measured } from '../../basis/index.ts';
+import { witnessLitres } from '../../tank/index.ts';
+import type { Verdict } from '../../verdict/index.ts';
+import type { Bodies, Entry, JobState } from '../types.ts';
+
+type Of<K extends Entry['kind']> = Extract<Entry, { kind: K }>;
+
+/** Below this a joint may be opened under a rag, kPa. Common practice, no source. */
+export const OPEN_BELOW = 10;
+
+const insteadWords = {
+  engineDied: 'pump off, the engine died and would not restart',
+  noSpurt: 'no spurt at the port under a rag',
+  capOnly: 'no pressure by design: filler cap opened',
+} as const;
+
+/**
+ * Is the pressure out? Read, or what counts instead. Common practice, no source.
+ *
+ * @example judgePressure({ reading: 40 }, 'injected').outcome // 'bad'
+ */
+export function judgePressure(body: Bodies['pressure'], feed: 'injected' | 'carburettor'): Verdict {
+  if (body.reading !== undefined) {
+    const reason = { figure: `${body.reading / 100} bar`, limit: `${OPEN_BELOW / 100} bar`, basis: measured };
+    if (body.reading <= OPEN_BELOW) return { outcome: 'good', reasons: [{ text: 'read, and low enough to open', ...reason }], next: ['rag over the joint, eyes covered all the same'] };
+    return { outcome: 'bad', reasons: [{ text: 'still under pressure', ...reason }], next: ['bleed it at the port: hose into the can, rag over the joint, eyes covered'] };
+  }
+  if (!body.instead) return { outcome: 'unknown', reasons: [{ text: 'nothing read and nothing written instead', basis: commonPractice }], next: ['read the gauge, or say what counts instead'] };
+  if (body.instead === 'capOnly' && feed === 'injected')
+    return { outcome: 'bad', reasons: [{ text: 'an injected system holds pressure for hours; the cap alone does not take it out', basis: commonPractice }], next: ['pump fuse or relay out and run it until it dies, or bleed at the test port'] };
+  return { outcome: 'doubtful', reasons: [{ text: insteadWords[body.instead], basis: commonPractice }], next: ['open the first joint slowly under a rag, eyes covered'] };
+}
+
+export function pressure(state: JobState, entry: Of<'pressure'>): void {
+  state.pressure = { ...entry.body, verdict: judgePressure(entry.body, state.vehicle.feed) };
+}
+
+export const litresOut = (state: Pick<JobState, 'containers'>): number => state.containers.reduce((sum, c) => sum + c.litres, 0);
+
+export function fuelWitness(state: JobState, entry: Of<'fuelWitness'>): void {
+  const { witness, reading } = entry.body;
+  state.witnesses.push({
+    id: entry.id,
+    kind: witness,
+    litres: witnessLitres(state.vehicle, witness, reading ?? null),
+    outBefore: litresOut(state),
+    inBefore: state.filled,
+  });
+}
+
+/** Litres into a container add up; a container never mixes clean and suspect. */
+export function container(state: JobState, body: Bodies['container']): void {
+  const known = state.containers.find((c) => c.number === body.number);
+  if (known) {
+    known.litres += body.litres;
+    known.clean = known.clean && body.clean;
+  } else state.containers.push({ ...body });
+}
+
+export function exception(state: JobState, entry: Of<'exception'>): void {
+  const { gate, item, reason, lead } = entry.body;
+  const before = state.gates[gate].answers[item];
+  state.gates[gate].answers[item] = {
+    answer: before?.answer ?? 'excepted',
+    words: before?.words ?? null,
+    by: entry.by,
+    at: entry.at,
+    excepted: { reason, lead },
+  };
+}

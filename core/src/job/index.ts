@@ -1,0 +1,12 @@
+export * from './types.ts';
+export { foldJob, type FoldOptions } from './fold.ts';
+export { refusalOf, type Refusal } from './refusal.ts';
+export { owed, openItems, jointsToSee, wasLowered, type Debt } from './owed.ts';
+export { gateItems, gateTitles, judgeGate, jointsDueHere, type GateItem, type JudgedItem } from './gates.ts';
+export { inOrderOfReturn, backInWords, makeWay } from './back.ts';
+export { keyOf, splitKey, nameOf, shortName, lineOf, obstructionOf, clipOwner } from './names.ts';
+export { chords, stationNow, stations, stationsDone, type Chord, type StationId } from './chords.ts';
+export { entryInWords, takeBackInWords } from './words.ts';
+export { isOn, localDrop } from './apply/tank.ts';
+export { judgePressure, litresOut, OPEN_BELOW } from './apply/safety.ts';
+export { judgeJoint, judgeTorque } from './apply/ledger.ts';

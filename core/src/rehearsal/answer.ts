@@ -1,0 +1,72 @@
+import { isOn } from '../job/apply/tank.ts';
+import type { JobState } from '../job/types.ts';
+import { NEARLY, type Stop } from '../stops/index.ts';
+import type { Truth } from './truth.ts';
+
+/** What came of a stop under a vehicle whose truth is hidden. */
+export interface Observation {
+  /** Where the jack really stopped, mm. */
+  reached: number;
+  /** Lines that went past their slack outside a creep. */
+  pulled: string[];
+  /** Obstructions the tank came down on. */
+  struck: string[];
+  /** The line that came taut in a creep. */
+  taut: string | null;
+  /** Lines that look tight or nearly so, as far as they can be seen. */
+  tight: string[];
+  nearly: string[];
+  /** Attached lines a hand gets to here. */
+  reachable: string[];
+}
+
+/** What the simulated person and jack are like; zero for a perfect one. mm */
+export interface Hands {
+  overshoot: number;
+  eye: number;
+}
+
+export const realHands: Hands = { overshoot: 10, eye: 10 };
+
+/**
+ * Answers a stop as a person under the vehicle would: the jack may go too far, the eye errs, and only what hangs low
+ * enough is seen. The tank state tells what is still attached; the truth tells what that means.
+ *
+ * @param at where the tank really hangs before the move, mm
+ */
+export function answer(truth: Truth, state: JobState, stop: Stop, at: number, rng: () => number, hands: Hands = realHands): Observation {
+  const attached = state.vehicle.connections.filter((line) => isOn(state, line.id));
+  const slackNow = (id: string): number => {
+    const line = state.vehicle.connections.find((c) => c.id === id)!;
+    const released = line.clips.filter((clip) => state.items.some((item) => item.key === `clip:${clip.id}`)).map((clip) => truth.clipSlack[clip.id]!);
+    return Math.max(truth.slack[id]!, ...released);
+  };
+  const moves = stop.pose.f > state.pose.f;
+  let reached = moves ? stop.pose.f + rng() * hands.overshoot : at;
+  let taut: string | null = null;
+  if (stop.kind === 'creep') {
+    const first = attached.filter((line) => stop.watch.includes(`line:${line.id}`)).sort((a, b) => slackNow(a.id) - slackNow(b.id))[0];
+    // Hand and eye on the line: the creep ends where it comes taut.
+    if (first && slackNow(first.id) <= reached) {
+      reached = Math.max(at, slackNow(first.id));
+      taut = first.id;
+    }
+  }
+  const pulled = attached.filter((line) => line.id !== taut && reached > slackNow(line.id) + 1e-9).map((line) => line.id);
+  const struck = Object.keys(truth.blocksAt).filter(
+    (id) => reached > truth.blocksAt[id]! && !state.items.some((item) => item.key === `obstruction:${id}`),
+  );
+  const rest = attached.filter((line) => !stop.actions.some((a) => a.key === `line:${line.id}`));
+  const seen = rest.filter((line) => truth.visibleFrom[line.id]! <= reached);
+  const play = (id: string) => slackNow(id) - reached + (rng() * 2 - 1) * hands.eye;
+  const judged = seen.map((line) => ({ id: line.id, play: play(line.id) }));
+  return {
+    reached,
+    pulled,
+    struck,
+    taut,
+    tight: judged.filter((j) => j.play < 5).map((j) => j.id),
+    nearly: judged.filter((j) => j.play >= 5 && j.play < NEARLY).map((j) => j.id),
+    reachable: seen.filter((line) => line.part.some((way) => truth.reachFrom[way.id]! <= reached && reached <= truth.reachTo[way.id]!)).map((line) => line.id),
+  };
+}

@@ -1,0 +1,53 @@
+import { archetypes, type VehicleFile } from '../vehicle/index.ts';
+import { foldJob, owed, refusalOf, type Entry } from '../job/index.ts';
+import { descend, logWriter, randomVehicle, seeded, truthInside, truthOutside, type Descent } from './index.ts';
+
+const VEHICLES = 1000;
+
+function harness(count: number, margins?: { overshoot: number; eye: number }): Descent[] {
+  return Array.from({ length: count }, (_, i) => {
+    const rng = seeded(1000 + i);
+    const vehicle: VehicleFile = i % 4 < 2 ? archetypes[i % 2]! : randomVehicle(archetypes[i % 2]!, rng);
+    return descend(vehicle, truthInside(vehicle, rng), rng, margins ? { margins } : {});
+  });
+}
+
+describe('hidden vehicles whose truth lies inside the ranges', () => {
+  const runs = harness(VEHICLES);
+
+  test(`no line of ${VEHICLES} vehicles is ever pulled, and nothing is struck`, () => {
+    expect(runs.filter((run) => run.pulled.length > 0)).toHaveLength(0);
+    expect(runs.filter((run) => run.struck.length > 0)).toHaveLength(0);
+  });
+
+  test('most reach the ground; the others say what holds', () => {
+    const out = runs.filter((run) => run.end === 'out');
+    const mean = (pick: (r: Descent) => number) => (out.reduce((sum, r) => sum + pick(r), 0) / out.length).toFixed(1);
+    console.info(`${out.length} of ${VEHICLES} reach the ground, in ${mean((r) => r.stops)} stops and ${mean((r) => r.creeps)} creeps on average`);
+    expect(out.length).toBeGreaterThan(VEHICLES / 2);
+    for (const run of runs.filter((r) => r.end === 'held')) expect(run.heldBy).toMatch(/^(line|obstruction):/);
+  });
+
+  test('the same harness pulls lines once the margins are taken away', () => {
+    expect(harness(200, { overshoot: 0, eye: 0 }).filter((run) => run.pulled.length > 0).length).toBeGreaterThan(0);
+  });
+});
+
+describe('a vehicle whose truth lies outside its file', () => {
+  test('the pull is noticed, entered, and blocks signing until it is inspected', () => {
+    const vehicle = archetypes[0]!;
+    const pulls = Array.from({ length: 60 }, (_, i) => {
+      const rng = seeded(50 + i);
+      return descend(vehicle, truthOutside(vehicle, rng, 'vent', 25), rng);
+    }).filter((run) => run.end === 'pulled');
+    expect(pulls.length).toBeGreaterThan(0);
+    const { state } = pulls[0]!;
+    expect(state.pulls.map((p) => p.key)).toContain('line:vent');
+    expect(owed(state).some((d) => d.key === 'line:vent' && /inspected/.test(d.text))).toBe(true);
+    const sign: Entry = { id: 'sign', jobId: state.jobId, at: '2026-01-05T12:00:00Z', by: 'ines', kind: 'signed', body: {} };
+    expect(refusalOf(state, sign)?.owed.map((d) => d.key)).toContain('line:vent');
+    const write = logWriter('later');
+    const after = foldJob(state, [{ ...write('inspected', { key: 'line:vent', outcome: 'good' }), jobId: state.jobId }])!;
+    expect(owed(after).some((d) => d.key === 'line:vent' && /inspected/.test(d.text))).toBe(false);
+  });
+});

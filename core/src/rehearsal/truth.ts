@@ -1,0 +1,65 @@
+import type { Range, VehicleFile } from '../vehicle/index.ts';
+
+/** What is really so under a vehicle, hidden from whoever works on it. mm */
+export interface Truth {
+  slack: Record<string, number>;
+  clipSlack: Record<string, number>;
+  visibleFrom: Record<string, number>;
+  reachFrom: Record<string, number>;
+  reachTo: Record<string, number>;
+  blocksAt: Record<string, number>;
+  /** What a line gives when it is freed at a place the file does not know; absent where there is none. */
+  elsewhere: Record<string, number>;
+}
+
+type Rng = () => number;
+const within = (range: Range, rng: Rng): number => range.lo + rng() * (range.hi - range.lo);
+
+/**
+ * A vehicle whose truth lies anywhere inside the ranges of its file.
+ *
+ * @param rng numbers in [0, 1)
+ */
+export function truthInside(file: VehicleFile, rng: Rng): Truth {
+  const truth: Truth = { slack: {}, clipSlack: {}, visibleFrom: {}, reachFrom: {}, reachTo: {}, blocksAt: {}, elsewhere: {} };
+  for (const line of file.connections) {
+    truth.slack[line.id] = within(line.slack, rng);
+    truth.visibleFrom[line.id] = within(line.visibleFrom, rng);
+    for (const way of line.part) {
+      truth.reachFrom[way.id] = within(way.reachFrom, rng);
+      truth.reachTo[way.id] = within(way.reachTo, rng);
+    }
+    for (const clip of line.clips) truth.clipSlack[clip.id] = Math.max(truth.slack[line.id]!, within(clip.slack, rng));
+    if (rng() < 0.5) truth.elsewhere[line.id] = 20 + rng() * 80;
+  }
+  for (const thing of file.obstructions) if (thing.blocksAt) truth.blocksAt[thing.id] = within(thing.blocksAt, rng);
+  return truth;
+}
+
+/** The same vehicle with one line's slack below what the file says is possible. mm */
+export function truthOutside(file: VehicleFile, rng: Rng, lineId: string, short: number): Truth {
+  const truth = truthInside(file, rng);
+  const line = file.connections.find((c) => c.id === lineId)!;
+  return { ...truth, slack: { ...truth.slack, [lineId]: Math.max(0, line.slack.lo - short) } };
+}
+
+/** A random vehicle near an archetype: every range moved and stretched, still lo ≤ typ ≤ hi. */
+export function randomVehicle(base: VehicleFile, rng: Rng): VehicleFile {
+  const vary = (range: Range): Range => {
+    if (range.hi >= 9999 || range.hi === 0) return range;
+    const values = [range.lo, range.typ, range.hi].map((v) => Math.max(0, v * (0.6 + 0.8 * rng()))).sort((a, b) => a - b);
+    return { lo: values[0]!, typ: values[1]!, hi: values[2]! };
+  };
+  const file = structuredClone(base);
+  for (const line of file.connections) {
+    line.slack = vary(line.slack);
+    line.visibleFrom = vary(line.visibleFrom);
+    for (const way of [...line.part, ...line.make]) way.reachFrom = vary(way.reachFrom);
+    for (const clip of line.clips) {
+      const more = vary(clip.slack);
+      clip.slack = { lo: Math.max(more.lo, line.slack.lo), typ: Math.max(more.typ, line.slack.typ), hi: Math.max(more.hi, line.slack.hi) };
+    }
+  }
+  for (const thing of file.obstructions) if (thing.blocksAt) thing.blocksAt = vary(thing.blocksAt);
+  return file;
+}

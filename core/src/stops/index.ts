@@ -1,0 +1,8 @@
+export * from './types.ts';
+export { nextStop, stopAt, stepHeight } from './down.ts';
+export { planDescent, marksAhead } from './preview.ts';
+export { nextUp, upStopAt, testStop } from './up.ts';
+export { planChanged } from './changes.ts';
+export { bindings, holdersAt, surelyReaches, type Binding } from './limits.ts';
+export { partingHint, makingHint } from './hints.ts';
+export { standardMargins, NEARLY, FIST, GRID, FIRST_STOP, CREEP, gridDown, gridUp, gridNearest, type Margins } from './margins.ts';

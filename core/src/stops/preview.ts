@@ -1,0 +1,69 @@
+import { total } from '../estimate/index.ts';
+import { estimateOf } from '../vehicle/index.ts';
+import { nextStop } from './down.ts';
+import { standardMargins, type Margins } from './margins.ts';
+import type { Plan, Stop, TankState } from './types.ts';
+
+/** More stops than any real descent has: a guard, not a rule. */
+const MOST_STOPS = 80;
+
+/**
+ * The stops that lie ahead if every figure turns out as typical: a line never holds before its typical slack, a hand
+ * reaches from its typical reach on. For “about 2 more”, the marks in the well and the minutes of the call.
+ *
+ * @example planDescent(state).stops.length
+ */
+export function planDescent(state: TankState, margins: Margins = standardMargins): Plan<Stop> {
+  let now: TankState = asTypical(state);
+  const stops: Stop[] = [];
+  for (let i = 0; i < MOST_STOPS; i++) {
+    const stop = nextStop(now, margins);
+    stops.push(stop);
+    if (stop.kind === 'out') return done(stops, 'way');
+    if (stop.kind === 'held') return done(stops, 'held');
+    now = after(now, stop);
+  }
+  return done(stops, 'held');
+}
+
+const done = (stops: Stop[], outcome: Plan<Stop>['outcome']): Plan<Stop> => ({ stops, outcome, minutes: total(stops.map((s) => s.minutes)) });
+
+/** Half-known figures set to their likely value; what was felt or seen stays. */
+function asTypical(state: TankState): TankState {
+  const slack = Object.fromEntries(Object.entries(state.slack).map(([id, s]) => [id, { ...s, lo: s.typ, hi: s.typ }]));
+  const vehicle = {
+    ...state.vehicle,
+    connections: state.vehicle.connections.map((line) => ({
+      ...line,
+      part: line.part.map((way) => ({ ...way, reachFrom: { ...way.reachFrom, hi: way.reachFrom.typ }, reachTo: { ...way.reachTo, lo: way.reachTo.typ } })),
+      clips: line.clips.map((clip) => ({ ...clip, slack: { ...clip.slack, lo: clip.slack.typ, hi: clip.slack.typ } })),
+    })),
+    obstructions: state.vehicle.obstructions.map((o) => (o.blocksAt ? { ...o, blocksAt: { ...o.blocksAt, lo: o.blocksAt.typ, hi: o.blocksAt.typ } } : o)),
+  };
+  return { ...state, vehicle, slack };
+}
+
+/** The state once a stop went as said. */
+function after(state: TankState, stop: Stop): TankState {
+  const slack = { ...state.slack };
+  const taut = { ...state.taut };
+  for (const action of stop.actions) {
+    if (action.type !== 'unclip') continue;
+    const id = action.key.slice('clip:'.length);
+    const owner = state.vehicle.connections.find((c) => c.clips.some((k) => k.id === id));
+    const clip = owner?.clips.find((k) => k.id === id);
+    if (!owner || !clip) continue;
+    slack[owner.id] = estimateOf(state.vehicle, clip.slack);
+    delete taut[owner.id];
+  }
+  const items = [...state.items, ...stop.actions.map((a) => ({ key: a.key, state: 'open' }) as TankState['items'][number])];
+  return { ...state, pose: stop.pose, slack, taut, items };
+}
+
+/** Stop marks for the drawing: drops still ahead with the short names of what comes off there. */
+export function marksAhead(plan: Plan<Stop>): { drop: number; names: string[] }[] {
+  return plan.stops
+    .filter((s) => s.kind !== 'out' && s.kind !== 'held')
+    .map((s) => ({ drop: s.pose.f, names: s.actions.filter((a) => a.type === 'part').map((a) => a.name) }));
+}
+

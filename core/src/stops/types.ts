@@ -1,0 +1,104 @@
+import type { Estimate } from '../estimate/index.ts';
+import type { Extra, JobState, Pose } from '../job/types.ts';
+
+/** What the planner needs to know of a job; a `JobState` is one. */
+export type TankState = Pick<
+  JobState,
+  'vehicle' | 'pose' | 'items' | 'slack' | 'taut' | 'reached' | 'notDone' | 'out' | 'joints' | 'gates'
+> & { extras: Extra[] };
+
+export type ActionType = 'part' | 'unclip' | 'clear' | 'support';
+
+/** One thing to take off at a stop. */
+export interface Action {
+  type: ActionType;
+  /** Ledger key. */
+  key: string;
+  name: string;
+  /** The way it is done; null for supports. */
+  way: string | null;
+  /** Both ends are to be capped at once. */
+  cap: boolean;
+  people: number;
+  tools: string[];
+  minutes: Estimate;
+  /** Technique or caution, short. */
+  hint: string;
+}
+
+/** Something that keeps the tank from going further, with the room it leaves from here. */
+export interface Holder {
+  key: string;
+  name: string;
+  /** Local drop at which it holds, mm. */
+  limit: Estimate;
+  /** From the present pose, mm. */
+  room: Estimate;
+  /** Felt or seen, not only guessed. */
+  known: boolean;
+}
+
+export type StopKind =
+  /** Work before the first move, at home. */
+  | 'start'
+  /** Lower to a pose that is safe whatever is true, work, look. */
+  | 'stop'
+  /** At most 10 mm with hand and eye on the lines named. */
+  | 'creep'
+  /** Everything is off: down to the floor of the well. */
+  | 'out'
+  /** Nothing lets it go further; somebody has to free what holds. */
+  | 'held';
+
+/** A stop on the way down. */
+export interface Stop {
+  kind: StopKind;
+  from: Pose;
+  pose: Pose;
+  actions: Action[];
+  /** Lines to keep hand and eye on. */
+  watch: string[];
+  /** What holds it from this pose on, tightest first. */
+  holders: Holder[];
+  /** Lines that are only guessed here and what they need to give for the next move, mm. */
+  needs: { key: string; name: string; mm: number }[];
+  /** Lines that cannot be seen yet for certain at this pose. */
+  unseen: string[];
+  minutes: Estimate;
+}
+
+/** A thing to make at a stop on the way up. */
+export interface UpItem {
+  key: string;
+  name: string;
+  tag: number | null;
+  way: string | null;
+  /** Higher than this no hand gets there, mm; null where the hand is never lost. */
+  by: number | null;
+  /** It is lost from reach by the next move. */
+  lastChance: boolean;
+  /** Certain to be reachable and long enough here. */
+  sure: boolean;
+  hint: string;
+  minutes: Estimate;
+}
+
+export type UpKind = 'up' | 'test' | 'home';
+
+/** A stop on the way up. */
+export interface UpStop {
+  kind: UpKind;
+  pose: Pose;
+  /** To be made here, one by one, the first to be lost first. */
+  items: UpItem[];
+  /** What is lost from reach next, once this stop is left. */
+  lostNext: { key: string; name: string; by: number } | null;
+}
+
+/** Stops from here to the goal, as far as they can be foreseen. */
+export interface Plan<S> {
+  stops: S[];
+  /** `way`: it reaches the goal on what is typical; `held`: it does not. */
+  outcome: 'way' | 'held';
+  minutes: Estimate;
+}

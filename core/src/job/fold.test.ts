@@ -74,7 +74,7 @@ describe('any log', () => {
 
 describe('what a log means', () => {
   const vehicle = archetypes[0]!;
-  const quiet = { asked: true, tight: [], nearly: [], allFist: false, reachable: [] };
+  const quiet = { asked: true, tight: [] as string[], nearly: [] as string[], allFist: false, reachable: [] as string[] };
   const start = () => {
     const write = logWriter('job');
     let state = foldJob(null, [write('opened', { name: 'Van 4', complaint: 'pump', vehicle, gauge: 0.5 })])!;
@@ -88,7 +88,7 @@ describe('what a log means', () => {
       },
     };
   };
-  const stop = (to: number, off: { key: string; tag?: number; way?: string }[] = [], look: Partial<typeof quiet> & { tight?: string[]; nearly?: string[] } = {}) =>
+  const stop = (to: number, off: { key: string; tag?: number; way?: string }[] = [], look: { tight?: string[]; nearly?: string[]; allFist?: boolean } = {}) =>
     ({ to: { f: to, r: to }, off, capped: [], look: { ...quiet, ...look }, notDone: [] }) as never;
 
   test('a line not named at a stop where it is surely seen has at least two fingers of play, less the eye’s error', () => {
@@ -98,7 +98,7 @@ describe('what a log means', () => {
     expect(job.state.slack.vent!.lo).toBe(40);
     job.log('stopDone', stop(60));
     expect(job.state.slack.vent!.lo).toBe(90);
-    job.log('stopDone', stop(60, [], { allFist: true } as never));
+    job.log('stopDone', stop(60, [], { allFist: true }));
     expect(job.state.slack.vent!.lo).toBe(150);
   });
 

@@ -1,8 +1,8 @@
-import Ajv2020 from 'ajv/dist/2020.js';
+import { Ajv2020 } from 'ajv/dist/2020.js';
 import { InputError } from '../errors/index.ts';
 import { archetypes, checkVehicle, fileFromSight, mountings, vehicleSchema, type VehicleFile } from './index.ts';
 
-const valid = new Ajv2020.default({ allErrors: true, strict: false }).compile(vehicleSchema);
+const valid = new Ajv2020({ allErrors: true, strict: false }).compile(vehicleSchema);
 const changed = (change: (file: VehicleFile) => void): VehicleFile => {
   const file = structuredClone(archetypes[0]!);
   change(file);

@@ -1,0 +1,106 @@
+import compression from 'compression';
+import connectSessionSequelize from 'connect-session-sequelize';
+import express, { type Express } from 'express';
+import session from 'express-session';
+import helmet from 'helmet';
+import { existsSync } from 'node:fs';
+import { join } from 'node:path';
+import { pino, type Logger } from 'pino';
+import { pinoHttp } from 'pino-http';
+import { newSecret } from './config.ts';
+import type { Database } from './db/connect.ts';
+import { demoPins } from './demo/people.ts';
+import { noSuchRoute, problems } from './http/problem.ts';
+import { Bell } from './jobs/events.ts';
+import { jobRoutes } from './jobs/routes.ts';
+import { peopleRoutes } from './people/routes.ts';
+import { shopRoutes } from './shop/routes.ts';
+import { vehicleRoutes } from './vehicles/routes.ts';
+
+export interface AppOptions {
+  webRoot: string | null;
+  demo: boolean;
+  logger?: Logger;
+}
+
+/** The secret that signs session cookies lives in the database: every server process before it must know the same one. */
+async function sessionSecret(db: Database): Promise<string> {
+  const [row] = await db.models.Setting.findOrCreate({ where: { name: 'sessionSecret' }, defaults: { name: 'sessionSecret', value: newSecret() } });
+  return row.value;
+}
+
+/** The whole application over one database; nothing is kept in the process that a second process could not share. */
+export async function makeApp(db: Database, options: AppOptions): Promise<Express> {
+  const logger = options.logger ?? pino({ level: 'silent' });
+  const app = express();
+  app.disable('x-powered-by');
+  app.use(
+    helmet({
+      contentSecurityPolicy: {
+        useDefaults: false,
+        directives: {
+          defaultSrc: ["'none'"],
+          scriptSrc: ["'self'"],
+          // Style elements are written at run time by the dialog primitives; they carry no script.
+          styleSrc: ["'self'", "'unsafe-inline'"],
+          fontSrc: ["'self'"],
+          imgSrc: ["'self'", 'data:', 'blob:'],
+          connectSrc: ["'self'"],
+          manifestSrc: ["'self'"],
+          workerSrc: ["'self'"],
+          baseUri: ["'self'"],
+          formAction: ["'self'"],
+          frameAncestors: ["'none'"],
+        },
+      },
+      // The shop's network is plain http unless somebody set up a certificate.
+      strictTransportSecurity: false,
+      crossOriginOpenerPolicy: false,
+      originAgentCluster: false,
+    }),
+  );
+  app.use(compression({ filter: (request, response) => !request.path.endsWith('/events') && compression.filter(request, response) }));
+  app.use(pinoHttp({ logger, autoLogging: { ignore: (request) => !request.url?.startsWith('/api') } }));
+
+  const Store = connectSessionSequelize(session.Store);
+  const store = new Store({ db: db.sequelize, tableName: 'sessions', checkExpirationInterval: 15 * 60_000, expiration: 30 * 24 * 3_600_000 });
+  await store.sync();
+  const api = express.Router();
+  api.use(express.json({ limit: '8mb' }));
+  api.use(
+    session({
+      store,
+      secret: await sessionSecret(db),
+      name: 'cradle',
+      resave: false,
+      saveUninitialized: false,
+      cookie: { httpOnly: true, sameSite: 'strict', secure: 'auto', maxAge: 30 * 24 * 3_600_000 },
+    }),
+  );
+  api.use((_request, response, next) => {
+    response.set('Cache-Control', 'no-store');
+    next();
+  });
+  const bell = new Bell();
+  api.get('/health', (_request, response) => void response.json({ ok: true }));
+  api.use(peopleRoutes(db));
+  api.use(shopRoutes(db, options.demo ? demoPins : null));
+  api.use(vehicleRoutes(db));
+  api.use('/jobs', jobRoutes(db, bell));
+  api.use(noSuchRoute);
+  app.use('/api', api);
+
+  if (options.webRoot && existsSync(join(options.webRoot, 'index.html'))) {
+    const index = join(options.webRoot, 'index.html');
+    app.use(
+      express.static(options.webRoot, {
+        index: false,
+        setHeaders: (response, path) => response.set('Cache-Control', /[\\/]assets[\\/]/.test(path) ? 'public, max-age=31536000, immutable' : 'no-cache'),
+      }),
+    );
+    app.get(/^\/(?!api\/|assets\/).*/, (_request, response) => response.set('Cache-Control', 'no-cache').sendFile(index));
+  }
+  app.use(noSuchRoute);
+  app.use(problems);
+  return app;
+}

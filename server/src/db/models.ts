@@ -1,0 +1,106 @@
+import { DataTypes, Model, type CreationOptional, type InferAttributes, type InferCreationAttributes, type Sequelize } from 'sequelize';
+
+export class Setting extends Model<InferAttributes<Setting>, InferCreationAttributes<Setting>> {
+  declare name: string;
+  declare value: string;
+}
+
+export class Person extends Model<InferAttributes<Person>, InferCreationAttributes<Person>> {
+  declare id: string;
+  declare name: string;
+  declare role: 'technician' | 'lead';
+  /** Null for somebody who is only named in an imported record and cannot sign in. */
+  declare pinHash: string | null;
+  declare failed: CreationOptional<number>;
+  declare lockedUntil: CreationOptional<Date | null>;
+}
+
+export class Vehicle extends Model<InferAttributes<Vehicle>, InferCreationAttributes<Vehicle>> {
+  declare id: string;
+  declare name: string;
+  declare mounting: string;
+  declare document: string;
+}
+
+export class Job extends Model<InferAttributes<Job>, InferCreationAttributes<Job>> {
+  declare id: string;
+  declare number: number;
+  declare lastSeq: number;
+  declare lastHash: string;
+  declare summary: string;
+  declare touched: Date;
+}
+
+export class EntryRow extends Model<InferAttributes<EntryRow>, InferCreationAttributes<EntryRow>> {
+  declare id: string;
+  declare jobId: string;
+  declare seq: number;
+  declare at: string;
+  declare by: string;
+  declare kind: string;
+  declare body: string;
+  declare hash: string;
+}
+
+export class TagBlock extends Model<InferAttributes<TagBlock>, InferCreationAttributes<TagBlock>> {
+  declare jobId: string;
+  declare device: string;
+  declare block: number;
+}
+
+export class Approval extends Model<InferAttributes<Approval>, InferCreationAttributes<Approval>> {
+  declare id: string;
+  declare jobId: string;
+  declare lead: string;
+  declare gate: number;
+  declare item: string;
+  declare given: Date;
+}
+
+const text = DataTypes.TEXT('long');
+// Made anew for each column: Sequelize writes the column's name into the object it is given.
+const word = () => ({ type: DataTypes.STRING, allowNull: false });
+const key = () => ({ type: DataTypes.STRING(60), primaryKey: true });
+const number = () => ({ type: DataTypes.INTEGER, allowNull: false });
+
+/** Binds the models to one connection; several databases can be open in one process. */
+export function defineModels(sequelize: Sequelize) {
+  // A class of its own for each connection, so that tests and tools can hold two.
+  class BoundSetting extends Setting {}
+  class BoundPerson extends Person {}
+  class BoundVehicle extends Vehicle {}
+  class BoundJob extends Job {}
+  class BoundEntry extends EntryRow {}
+  class BoundTagBlock extends TagBlock {}
+  class BoundApproval extends Approval {}
+  BoundSetting.init({ name: key(), value: { type: text, allowNull: false } }, { sequelize, tableName: 'settings' });
+  BoundPerson.init(
+    { id: key(), name: word(), role: word(), pinHash: DataTypes.STRING, failed: { ...number(), defaultValue: 0 }, lockedUntil: DataTypes.DATE(3) },
+    { sequelize, tableName: 'people' },
+  );
+  BoundVehicle.init({ id: key(), name: word(), mounting: word(), document: { type: text, allowNull: false } }, { sequelize, tableName: 'vehicles' });
+  BoundJob.init(
+    { id: key(), number: number(), lastSeq: number(), lastHash: word(), summary: { type: text, allowNull: false }, touched: { type: DataTypes.DATE(3), allowNull: false } },
+    { sequelize, tableName: 'jobs' },
+  );
+  BoundEntry.init(
+    { id: key(), jobId: word(), seq: number(), at: word(), by: word(), kind: word(), body: { type: text, allowNull: false }, hash: word() },
+    { sequelize, tableName: 'entries' },
+  );
+  BoundTagBlock.init({ jobId: key(), device: key(), block: number() }, { sequelize, tableName: 'tag_blocks' });
+  BoundApproval.init(
+    { id: key(), jobId: word(), lead: word(), gate: number(), item: word(), given: { type: DataTypes.DATE(3), allowNull: false } },
+    { sequelize, tableName: 'approvals' },
+  );
+  return {
+    Setting: BoundSetting,
+    Person: BoundPerson,
+    Vehicle: BoundVehicle,
+    Job: BoundJob,
+    Entry: BoundEntry,
+    TagBlock: BoundTagBlock,
+    Approval: BoundApproval,
+  };
+}
+
+export type Models = ReturnType<typeof defineModels>;

@@ -1,0 +1,36 @@
+import type { Database } from '../db/connect.ts';
+import { append } from '../jobs/append.ts';
+import { hashPin } from '../people/signIn.ts';
+import { readShop, writeShop } from '../shop/shop.ts';
+import { demoJobs } from './jobs.ts';
+import { demoPeople } from './people.ts';
+import { demoVehicles } from './vehicles.ts';
+
+/**
+ * Fills an empty database with the demo shop: a garage in an invented ferry town.
+ *
+ * @returns whether this database is the demo shop's, so that its PINs may be shown
+ */
+export async function fillWithDemo(db: Database, now = new Date()): Promise<boolean> {
+  const { Person, Setting, Vehicle } = db.models;
+  if (await Setting.findByPk('demo')) return true;
+  if ((await Person.count()) > 0) return false;
+  for (const { id, name, role, pin } of demoPeople) await Person.findOrCreate({ where: { id }, defaults: { id, name, role, pinHash: await hashPin(pin) } });
+  await writeShop(db, {
+    name: 'Tarrow Quay Garage',
+    alone: 25,
+    two: 40,
+    bays: [
+      { name: 'Bay 1, two-post', kind: 'two-post' },
+      { name: 'Bay 2, flat ground', kind: 'flat' },
+    ],
+  });
+  for (const file of demoVehicles) await Vehicle.upsert({ id: file.id, name: file.name, mounting: file.mounting, document: JSON.stringify(file) });
+  const shop = await readShop(db);
+  for (const entries of demoJobs(now)) {
+    const { refused } = await append(db, { jobId: entries[0]!.jobId, entries, personId: entries[0]!.by, shop });
+    if (refused.length > 0) throw new Error(`The demo shop does not fit its own rules: ${refused[0]!.text}`);
+  }
+  await Setting.upsert({ name: 'demo', value: 'yes' });
+  return true;
+}

@@ -1,0 +1,131 @@
+import { archetypes, foldJob, nextStop, nextUp, splitKey, type Bodies, type Entry, type EntryKind, type JobState } from '@iron-cradle/core';
+import { demoVehicles } from './vehicles.ts';
+
+/** Writes a demo job's log by the plan's own stops, so that what is shown is what the core would say. */
+class Story {
+  entries: Entry[] = [];
+  state!: JobState;
+  private tag = 0;
+  private time: number;
+
+  constructor(
+    readonly jobId: string,
+    start: Date,
+    private by = 'ines',
+  ) {
+    this.time = start.getTime();
+  }
+
+  log<K extends EntryKind>(kind: K, body: Bodies[K], minutes = 3): this {
+    this.time += minutes * 60_000;
+    const entry = { id: `${this.jobId}-${String(this.entries.length + 1).padStart(3, '0')}`, jobId: this.jobId, at: new Date(this.time).toISOString(), by: this.by, kind, body } as Entry;
+    this.entries.push(entry);
+    this.state = foldJob(this.state ?? null, [entry])!;
+    return this;
+  }
+
+  as(person: string): this {
+    this.by = person;
+    return this;
+  }
+
+  gate(gate: 1 | 2 | 3 | 4, answers: Record<string, string>): this {
+    for (const [item, answer] of Object.entries(answers)) this.log('gateItem', { gate, item, answer }, 1);
+    return this.log('gate', { gate }, 1);
+  }
+
+  safe(): this {
+    this.log('pressure', { reading: 4 }, 6);
+    return this.gate(1, { air: 'yes', heat: 'yes', support: 'yes', hands: 'yes' });
+  }
+
+  drainTo(cans: number[]): this {
+    cans.forEach((litres, i) => this.log('container', { number: i + 1, capacity: 20, litres, clean: true }, 9));
+    this.log('fuelWitness', { witness: 'ranDry' }, 2).log('fuelWitness', { witness: 'dip', reading: 12 }, 2);
+    return this.gate(2, { battery: 'yes', jack: 'yes', helper: 'here' });
+  }
+
+  /** Goes down by the plan until `most` stops were made or it is out. */
+  down(most = 40): this {
+    for (let i = 0; i < most && !this.state.out; i++) {
+      const stop = nextStop(this.state);
+      if (stop.kind === 'held') return this;
+      const body = {
+        to: stop.pose,
+        off: stop.actions.map((a) => ({ key: a.key, tag: ++this.tag, ...(a.way ? { way: a.way } : {}) })),
+        capped: stop.actions.filter((a) => a.cap).map((a) => a.key),
+        look: { asked: true, tight: [], nearly: [], allFist: false, reachable: [] },
+        notDone: [],
+      };
+      this.log(stop.kind === 'creep' ? 'crept' : 'stopDone', body, 6);
+    }
+    return this;
+  }
+
+  /** Comes up by the plan, everything singly, through gate 4. */
+  up(): this {
+    for (let i = 0; i < 60; i++) {
+      const stop = nextUp(this.state);
+      if (this.state.pose.f !== stop.pose.f) this.log('moved', { to: stop.pose, why: 'raised' }, 2);
+      for (const item of stop.items) this.log(splitKey(item.key).kind === 'line' ? 'made' : 'restored', { key: item.key, ...(item.way ? { way: item.way } : {}) }, 3);
+      if (stop.kind === 'test') this.gate(4, { wiped: 'yes', battery: 'yes' });
+      if (stop.kind === 'home') return this;
+    }
+    return this;
+  }
+}
+
+const file = (id: string) => [...demoVehicles, ...archetypes].find((v) => v.id === id)!;
+
+/** At least one job in each part of the way, each with something to discover. */
+export function demoJobs(now: Date): Entry[][] {
+  const ago = (hours: number) => new Date(now.getTime() - hours * 3_600_000);
+
+  const van4 = new Story('demo-van-4', ago(1.6))
+    .log('opened', { name: 'Van 4', complaint: 'pump', bay: 1, vehicle: file('van-4'), gauge: 0.5 })
+    .log('complaintTest', { test: 'volts and ground drop at the pump plug, under load', result: 'shown', words: '12.1 V, ground drop 0.06 V: the pump is weak, not its feed' }, 8)
+    .log('wait', { what: 'strap fasteners', state: 'start', minutes: 120 }, 1)
+    .safe()
+    .drainTo([18.5, 18])
+    .down(2);
+
+  const minibus = new Story('demo-minibus', ago(2.4), 'bo')
+    .log('opened', { name: 'Minibus', complaint: 'level', bay: 2, vehicle: file('minibus') })
+    .log('complaintTest', { test: 'sender ohms at the plug, against the needle', result: 'shown', words: 'open between two fifths and half' }, 8)
+    .log('fuelWitness', { witness: 'sinceEmpty', reading: 30 }, 2)
+    .safe()
+    .drainTo([18, 10])
+    .down(2)
+    .log('surprise', { what: 'holds', key: 'line:heater', lets: 45 }, 2);
+  minibus.log('stopDone', { to: { f: 45, r: 45 }, off: [], capped: [], look: { asked: true, tight: ['heater'], nearly: [], allFist: false, reachable: [] }, notDone: [] }, 4);
+  minibus.log('surprise', { what: 'holds', key: 'line:heater', lets: 45 }, 1);
+
+  const pickup = new Story('demo-pickup-2', ago(50))
+    .log('opened', { name: 'Pickup 2', complaint: 'rust', vehicle: file('pickup-2'), gauge: 0.25 })
+    .log('complaintTest', { test: 'probe straps, seams and the top edge with a blunt tool, light from the side', result: 'shown', words: 'blunt tool through the front seam' }, 6)
+    .safe()
+    .drainTo([14])
+    .down()
+    .log('finding', { what: 'flaking rust on the floor', where: 'inside, front', verdict: 'bad', note: 'chips in the strainer' }, 10)
+    .log('parked', { reason: 'owner decides: clean or replace' }, 5);
+
+  const saloon = new Story('demo-saloon', ago(30))
+    .log('opened', { name: 'Saloon', complaint: 'hose', vehicle: { ...file('archetype-crosswise'), name: 'Saloon, salt air' }, gauge: 0.25 })
+    .log('complaintTest', { test: 'smell and look along every hose from neck to canister, cap on and off', result: 'shown', words: 'vent hose split at the tank end, wrong grade' }, 9)
+    .safe()
+    .drainTo([11])
+    .down()
+    .log('finding', { what: 'vent hose of the wrong grade, split', where: 'tank end', verdict: 'bad', note: 'replaced by the length' }, 10)
+    .log('replaced', { key: 'line:vent', words: 'low-permeation grade, 320 mm' }, 4)
+    .gate(3, { tests: 'none', seal: 'closed' })
+    .up();
+  for (const key of saloon.state.items.filter((i) => i.kind === 'support').map((i) => i.key)) saloon.log('torque', { key, asWritten: '41 N·m', lo: 41, hi: 41 }, 2);
+  saloon.log('fill', { litres: 9 }, 4);
+  for (const c of saloon.state.vehicle.connections.filter((c) => c.kind !== 'plug' && c.kind !== 'ground')) saloon.log('jointSeen', { key: `line:${c.id}`, seen: 'dry', checks: ['wiped', 'wet'] }, 1);
+  saloon
+    .log('complaintAgain', { result: 'passed', words: 'no smell, cap on and off' }, 12)
+    .log('identity', { plate: 'IS 204', mileage: 148_210, unit: 'km' }, 1)
+    .log('signed', {}, 2);
+
+  return [van4, minibus, pickup, saloon].map((story) => story.entries);
+}

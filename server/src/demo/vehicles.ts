@@ -1,0 +1,71 @@
+import { archetypes, type Connection, type Range, type VehicleFile } from '@iron-cradle/core';
+
+/** The shop's measured vehicles. All invented: plain names, plain figures. */
+
+const exactly = (mm: number): Range => ({ lo: mm, typ: mm, hi: mm, basis: { kind: 'measured' } });
+const between = (lo: number, typ: number, hi: number): Range => ({ lo, typ, hi, basis: { kind: 'measured' } });
+
+function from(id: string, change: (file: VehicleFile) => void): VehicleFile {
+  const file = structuredClone(archetypes.find((a) => a.id === id)!);
+  change(file);
+  return file;
+}
+
+const line = (file: VehicleFile, id: string): Connection => file.connections.find((c) => c.id === id)!;
+
+/** A delivery van, tank along the rail: most lines measured with a string, the vent never seen. */
+const van4 = from('archetype-rail', (file) => {
+  Object.assign(file, { id: 'van-4', name: 'Van 4, delivery van', basis: 'measured' });
+  file.tank.litres = exactly(80);
+  file.tank.emptyMass = exactly(12);
+  file.tank.unusable = between(2, 3, 4);
+  line(file, 'feed').slack = exactly(35);
+  line(file, 'return').slack = exactly(50);
+  line(file, 'plug').slack = exactly(80);
+  line(file, 'vent').slack = { lo: 45, typ: 75, hi: 110, basis: { kind: 'typical' } };
+  line(file, 'filler').slack = exactly(120);
+  for (const id of ['feed', 'return', 'plug', 'vent']) {
+    line(file, id).part[0]!.reachFrom = between(25, 35, 40);
+    line(file, id).make[0]!.reachFrom = between(30, 40, 45);
+  }
+  // The filter end is behind a guard here: the feed parts on top or not at all.
+  line(file, 'feed').part = [line(file, 'feed').part[0]!];
+  line(file, 'feed').make = [line(file, 'feed').make[0]!];
+  file.fasteners[0]!.torque = between(38, 40, 44);
+  file.notes = ['Stone shield: two of its bolts were missing in spring.'];
+});
+
+/** A school minibus, crosswise, whose heater line is too short to let the tank down. */
+const minibus = from('archetype-crosswise', (file) => {
+  Object.assign(file, { id: 'minibus', name: 'Minibus, school run', basis: 'measured', fuel: 'diesel' });
+  file.tank.litres = exactly(70);
+  file.tank.emptyMass = exactly(15);
+  const heater: Connection = {
+    ...structuredClone(line(file, 'return')),
+    id: 'heater',
+    kind: 'heater',
+    name: 'heater line',
+    x: 700,
+    slack: exactly(45),
+    visibleFrom: between(20, 30, 40),
+    fitting: 'slide-collar',
+  };
+  heater.clips = [{ id: 'heater-clip', name: 'heater clip', slack: exactly(105), ways: [{ ...heater.clips[0]!.ways[0]!, id: 'heater-unclip', reachFrom: between(50, 55, 60) }] }];
+  heater.part = [{ ...heater.part[0]!, id: 'heater-top', reachFrom: between(70, 80, 90), tools: ['split ring tool'] }];
+  heater.make = [{ ...heater.make[0]!, id: 'heater-top', reachFrom: between(60, 70, 80) }];
+  file.connections.push(heater);
+  file.obstructions[0]!.blocksAt = exactly(80);
+  file.fasteners[0]!.torque = between(45, 48, 50);
+});
+
+/** A farm pickup, along the rail, seen often. */
+const pickup2 = from('archetype-rail', (file) => {
+  Object.assign(file, { id: 'pickup-2', name: 'Pickup 2, farm', basis: 'measured', fuel: 'diesel' });
+  file.tank.material = 'steel';
+  file.tank.litres = exactly(75);
+  file.tank.emptyMass = exactly(17);
+  for (const c of file.connections) c.slack = exactly(Math.round(c.slack.typ / 5) * 5 + 10);
+  file.fasteners[0]!.torque = between(38, 41, 44);
+});
+
+export const demoVehicles: readonly VehicleFile[] = [van4, minibus, pickup2];

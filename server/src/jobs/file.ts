@@ -1,0 +1,90 @@
+import { IsArray, IsDefined, IsIn, IsObject } from 'class-validator';
+import { foldJob, InputError, type Entry, type EntryKind } from '@iron-cradle/core';
+import { checkBody } from '@iron-cradle/core/entries';
+import { inTransaction, type Database } from '../db/connect.ts';
+import { bodyOf } from '../http/body.ts';
+import { notFound, Problem } from '../http/problem.ts';
+import { readShop } from '../shop/shop.ts';
+import { entryOf, verifyChain, type Chained } from './chain.ts';
+import { summaryOf } from './summary.ts';
+
+/** A whole job as one JSON document: enough to make its record anywhere. */
+export interface JobFile {
+  format: 'iron-cradle-job';
+  version: 1;
+  job: { id: string; number: number };
+  shop: { name: string };
+  /** Names of those who appear in the log, outside the chain. */
+  people: Record<string, string>;
+  chain: { length: number; last: string };
+  entries: (Entry & { seq: number; hash: string })[];
+}
+
+class JobFileBody {
+  @IsIn(['iron-cradle-job']) format!: 'iron-cradle-job';
+  @IsIn([1]) version!: 1;
+  @IsDefined() @IsObject() job!: { id: string; number: number };
+  @IsDefined() @IsObject() shop!: { name: string };
+  @IsDefined() @IsObject() people!: Record<string, string>;
+  @IsArray() entries!: JobFile['entries'];
+}
+
+/** @throws Problem 404 when there is no such job */
+export async function exportJob(db: Database, jobId: string): Promise<JobFile> {
+  const job = await db.models.Job.findByPk(jobId);
+  if (!job) throw notFound('job');
+  const rows = await db.models.Entry.findAll({ where: { jobId }, order: [['seq', 'ASC']] });
+  const people = await db.models.Person.findAll();
+  const there = new Set(rows.map((row) => row.by));
+  return {
+    format: 'iron-cradle-job',
+    version: 1,
+    job: { id: job.id, number: job.number },
+    shop: { name: (await readShop(db)).name },
+    people: Object.fromEntries(people.filter((p) => there.has(p.id)).map((p) => [p.id, p.name])),
+    chain: { length: rows.length, last: job.lastHash },
+    entries: rows.map((row) => ({ ...entryOf(row), seq: row.seq, hash: row.hash })),
+  };
+}
+
+/**
+ * Takes a job in from its file: the chain must hold and every body must fit. People nobody knows here come along as
+ * names that cannot sign in.
+ *
+ * @throws InputError, or Problem 409 when the job is already here
+ */
+export async function importJob(db: Database, raw: unknown): Promise<{ id: string; number: number }> {
+  const file = bodyOf(JobFileBody, raw);
+  const id = text(file.job.id, 'job.id');
+  const rows: Chained[] = file.entries.map((entry, i) => ({
+    id: text(entry.id, `entries[${i}].id`),
+    jobId: id,
+    seq: entry.seq,
+    at: text(entry.at, `entries[${i}].at`),
+    by: text(entry.by, `entries[${i}].by`),
+    kind: text(entry.kind, `entries[${i}].kind`),
+    body: JSON.stringify(checkBody(entry.kind as EntryKind, entry.body)),
+    hash: text(entry.hash, `entries[${i}].hash`),
+  }));
+  const chain = verifyChain(rows);
+  if (chain.brokenAt !== null) throw new InputError(`entries[${chain.brokenAt - 1}]`, 'an entry that was changed', 'a log whose chain holds');
+  const state = foldJob(null, rows.map(entryOf));
+  if (!state) throw new InputError('entries', 'no opened job', 'a log that opens a job');
+  return inTransaction(db, async (transaction) => {
+    const { Job, Entry, Person } = db.models;
+    if (await Job.findByPk(id, { transaction })) throw new Problem(409, 'Already here', 'This job is already in this shop.');
+    const wanted = Number.isInteger(file.job.number) && file.job.number > 0 ? file.job.number : 1;
+    const taken = await Job.findOne({ where: { number: wanted }, transaction });
+    const number = taken ? ((await Job.max<number, InstanceType<typeof Job>>('number', { transaction })) ?? 0) + 1 : wanted;
+    for (const by of new Set(rows.map((row) => row.by)))
+      await Person.findOrCreate({ where: { id: by }, defaults: { id: by, name: String(file.people[by] ?? by).slice(0, 80), role: 'technician', pinHash: null }, transaction });
+    await Job.create({ id, number, lastSeq: rows.length, lastHash: chain.last, summary: JSON.stringify(summaryOf(state)), touched: new Date() }, { transaction });
+    await Entry.bulkCreate(rows, { transaction });
+    return { id, number };
+  });
+}
+
+function text(value: unknown, field: string): string {
+  if (typeof value !== 'string' || value.length === 0 || value.length > 64) throw new InputError(field, String(value).slice(0, 60), 'a short text');
+  return value;
+}

@@ -1,0 +1,74 @@
+import { Router } from 'express';
+import { Op } from 'sequelize';
+import { IsArray, ArrayMaxSize, ArrayMinSize } from 'class-validator';
+import { InputError } from '@iron-cradle/core';
+import { inTransaction, type Database } from '../db/connect.ts';
+import { bodyOf } from '../http/body.ts';
+import { notFound, signInFirst } from '../http/problem.ts';
+import { readShop } from '../shop/shop.ts';
+import { append } from './append.ts';
+import { entryOf, verifyChain } from './chain.ts';
+import { streamEntries, type Bell } from './events.ts';
+import { exportJob, importJob } from './file.ts';
+
+class EntriesBody {
+  @IsArray() @ArrayMinSize(1) @ArrayMaxSize(500) entries!: unknown[];
+}
+
+/** Jobs: the rows for the bays, and the log of each. */
+export function jobRoutes(db: Database, bell: Bell): Router {
+  const routes = Router();
+  routes.use((request, _response, next) => next(request.session.personId ? undefined : signInFirst()));
+
+  routes.get('/', async (_request, response) => {
+    const jobs = await db.models.Job.findAll({ order: [['number', 'ASC']] });
+    response.json(jobs.map((job) => ({ id: job.id, number: job.number, ...(JSON.parse(job.summary) as object) })));
+  });
+
+  routes.post('/import', async (request, response) => {
+    response.status(201).json(await importJob(db, request.body));
+  });
+
+  routes.post('/:id/entries', async (request, response) => {
+    const { entries } = bodyOf(EntriesBody, request.body);
+    const result = await append(db, { jobId: request.params.id, entries, personId: request.session.personId!, shop: await readShop(db) });
+    bell.ring(request.params.id);
+    response.json(result);
+  });
+
+  routes.get('/:id/entries', async (request, response) => {
+    const since = Number(request.query.since ?? 0);
+    if (!Number.isInteger(since) || since < 0) throw new InputError('since', String(request.query.since), 'a whole number of entries');
+    const job = await db.models.Job.findByPk(request.params.id);
+    if (!job) throw notFound('job');
+    const rows = await db.models.Entry.findAll({ where: { jobId: job.id, seq: { [Op.gt]: since } }, order: [['seq', 'ASC']] });
+    response.json({ number: job.number, entries: rows.map(entryOf) });
+  });
+
+  routes.get('/:id/events', (request, response) => streamEntries(db, bell, request, response, request.params.id));
+
+  routes.get('/:id/chain', async (request, response) => {
+    const rows = await db.models.Entry.findAll({ where: { jobId: request.params.id }, order: [['seq', 'ASC']] });
+    if (rows.length === 0) throw notFound('job');
+    response.json(verifyChain(rows));
+  });
+
+  routes.get('/:id/file', async (request, response) => {
+    response.json(await exportJob(db, request.params.id));
+  });
+
+  /** Numbers for tags: each device has a block of its own, so that two tablets never paint the same number. */
+  routes.put('/:id/devices/:device', async (request, response) => {
+    const { id: jobId, device } = request.params;
+    if (!/^[\w-]{8,60}$/.test(device)) throw new InputError('device', device, 'the id of a device');
+    const block = await inTransaction(db, async (transaction) => {
+      const { TagBlock } = db.models;
+      const mine = await TagBlock.findOne({ where: { jobId, device }, transaction });
+      if (mine) return mine.block;
+      const taken = await TagBlock.count({ where: { jobId }, transaction });
+      return (await TagBlock.create({ jobId, device, block: taken }, { transaction })).block;
+    });
+    response.json({ block });
+  });
+  return routes;
+}

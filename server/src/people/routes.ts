@@ -1,0 +1,66 @@
+import { Router } from 'express';
+import { IsInt, IsString, Length, Matches, Max, Min } from 'class-validator';
+import { randomUUID } from 'node:crypto';
+import type { Database } from '../db/connect.ts';
+import { bodyOf } from '../http/body.ts';
+import { Problem, signInFirst } from '../http/problem.ts';
+import { checkPin } from './signIn.ts';
+
+declare module 'express-session' {
+  interface SessionData {
+    personId: string;
+  }
+}
+
+class SignInBody {
+  @IsString() @Length(1, 60) personId!: string;
+  @IsString() @Matches(/^\d{4,8}$/, { message: 'pin must be four to eight digits' }) pin!: string;
+}
+
+class ApprovalBody extends SignInBody {
+  @IsString() @Length(1, 60) jobId!: string;
+  @IsInt() @Min(1) @Max(4) gate!: number;
+  @IsString() @Length(1, 40) item!: string;
+}
+
+/** Who is there, and who is signed in on this device. */
+export function peopleRoutes(db: Database): Router {
+  const routes = Router();
+  const me = async (id: string | undefined) => {
+    const person = id ? await db.models.Person.findByPk(id) : null;
+    return person ? { id: person.id, name: person.name, role: person.role } : null;
+  };
+
+  routes.get('/people', async (_request, response) => {
+    const people = await db.models.Person.findAll({ order: [['name', 'ASC']] });
+    response.json(people.map((p) => ({ id: p.id, name: p.name, role: p.role, signsIn: p.pinHash !== null })));
+  });
+
+  routes.get('/session', async (request, response) => {
+    response.json({ person: await me(request.session.personId) });
+  });
+
+  routes.post('/session', async (request, response) => {
+    const { personId, pin } = bodyOf(SignInBody, request.body);
+    const person = await checkPin(db, personId, pin);
+    // A new session for a new person, so that an old cookie is worth nothing.
+    await new Promise<void>((resolve, reject) => request.session.regenerate((e: unknown) => (e ? reject(e as Error) : resolve())));
+    request.session.personId = person.id;
+    response.status(201).json({ person: await me(person.id) });
+  });
+
+  routes.delete('/session', async (request, response) => {
+    await new Promise<void>((resolve) => request.session.destroy(() => resolve()));
+    response.status(204).end();
+  });
+
+  routes.post('/approvals', async (request, response) => {
+    if (!request.session.personId) throw signInFirst();
+    const body = bodyOf(ApprovalBody, request.body);
+    const lead = await checkPin(db, body.personId, body.pin);
+    if (lead.role !== 'lead') throw new Problem(403, 'Only the lead', 'An exception at a gate takes the lead’s PIN.');
+    const approval = await db.models.Approval.create({ id: randomUUID(), jobId: body.jobId, lead: lead.id, gate: body.gate, item: body.item, given: new Date() });
+    response.status(201).json({ approval: approval.id, lead: lead.id });
+  });
+  return routes;
+}

@@ -1,0 +1,47 @@
+import { Router } from 'express';
+import { Ajv2020 } from 'ajv/dist/2020.js';
+import { archetypes, checkVehicle, InputError, vehicleSchema, type VehicleFile } from '@iron-cradle/core';
+import type { Database } from '../db/connect.ts';
+import { notFound } from '../http/problem.ts';
+
+const fits = new Ajv2020({ strict: false }).compile<VehicleFile>(vehicleSchema);
+
+/** Checks a file against the published schema and then for sense. @throws InputError with the path of what is wrong */
+export function readVehicle(document: unknown): VehicleFile {
+  if (!fits(document)) {
+    const [first] = fits.errors ?? [];
+    throw new InputError(`vehicle${first?.instancePath.replaceAll('/', '.') ?? ''}`, '', first?.message ?? 'a vehicle file');
+  }
+  checkVehicle(document);
+  return document;
+}
+
+/** Vehicle files: the shop's own and the archetypes. */
+export function vehicleRoutes(db: Database): Router {
+  const routes = Router();
+
+  routes.get('/vehicles', async (_request, response) => {
+    const rows = await db.models.Vehicle.findAll({ order: [['name', 'ASC']] });
+    response.json([...rows.map((row) => JSON.parse(row.document) as VehicleFile), ...archetypes]);
+  });
+
+  routes.get('/vehicles/schema', (_request, response) => {
+    response.type('application/schema+json').send(JSON.stringify(vehicleSchema));
+  });
+
+  routes.get('/vehicles/:id', async (request, response) => {
+    const row = await db.models.Vehicle.findByPk(request.params.id);
+    const file = row ? (JSON.parse(row.document) as VehicleFile) : archetypes.find((a) => a.id === request.params.id);
+    if (!file) throw notFound('vehicle');
+    response.json(file);
+  });
+
+  routes.put('/vehicles/:id', async (request, response) => {
+    const file = readVehicle(request.body);
+    if (file.id !== request.params.id) throw new InputError('id', file.id, request.params.id);
+    if (archetypes.some((a) => a.id === file.id)) throw new InputError('id', file.id, 'an id that is no archetype’s');
+    await db.models.Vehicle.upsert({ id: file.id, name: file.name, mounting: file.mounting, document: JSON.stringify(file) });
+    response.json(file);
+  });
+  return routes;
+}

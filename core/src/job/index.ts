@@ -6,6 +6,7 @@ export { gateItems, gateTitles, judgeGate, jointsDueHere, type GateItem, type Ju
 export { inOrderOfReturn, backInWords, makeWay } from './back.ts';
 export { keyOf, splitKey, nameOf, shortName, lineOf, obstructionOf, clipOwner } from './names.ts';
 export { chords, stationNow, stations, stationsDone, type Chord, type StationId } from './chords.ts';
+export { vapourFrom } from './vapour.ts';
 export { entryInWords, takeBackInWords } from './words.ts';
 export { isOn, localDrop } from './apply/tank.ts';
 export { judgePressure, litresOut, OPEN_BELOW } from './apply/safety.ts';

@@ -1,0 +1,57 @@
+import { createAsyncStoragePersister } from '@tanstack/query-async-storage-persister';
+import { QueryClient } from '@tanstack/react-query';
+import { PersistQueryClientProvider } from '@tanstack/react-query-persist-client';
+import { lazy, Suspense } from 'react';
+import { createBrowserRouter, RouterProvider } from 'react-router';
+import { store } from '../log/db.ts';
+import { retryAway } from '../net/queries.ts';
+import { Bays } from '../screens/bays/Bays.tsx';
+import { JobScreen } from '../screens/job/JobScreen.tsx';
+import { SignIn } from '../screens/signIn/SignIn.tsx';
+import { Missing } from './Missing.tsx';
+import { SignedIn } from './SignedIn.tsx';
+
+const FirstContact = lazy(() => import('../screens/firstContact/FirstContact.tsx'));
+const RecordScreen = lazy(() => import('../screens/record/RecordScreen.tsx'));
+const ShopScreen = lazy(() => import('../screens/shop/ShopScreen.tsx'));
+
+const client = new QueryClient({
+  defaultOptions: { queries: { retry: retryAway, staleTime: 2000, gcTime: Infinity, networkMode: 'always' }, mutations: { networkMode: 'always' } },
+});
+
+/** What was last heard from the server stays on the device, for a reload while it is away. */
+const persister = createAsyncStoragePersister({
+  key: 'heard',
+  throttleTime: 500,
+  storage: {
+    getItem: async (key) => ((await (await store()).get('meta', key)) as string | undefined) ?? null,
+    setItem: async (key, value) => void (await (await store()).put('meta', value, key)),
+    removeItem: async (key) => void (await (await store()).delete('meta', key)),
+  },
+});
+
+const router = createBrowserRouter([
+  { path: '/sign-in', element: <SignIn /> },
+  {
+    element: <SignedIn />,
+    errorElement: <Missing what="page" />,
+    children: [
+      { path: '/', element: <Bays /> },
+      { path: '/next', element: <FirstContact /> },
+      { path: '/shop', element: <ShopScreen /> },
+      { path: '/jobs/:jobId/record', element: <RecordScreen /> },
+      { path: '/jobs/:jobId/:station?', element: <JobScreen /> },
+      { path: '*', element: <Missing what="page" /> },
+    ],
+  },
+]);
+
+export function App() {
+  return (
+    <PersistQueryClientProvider client={client} persistOptions={{ persister, maxAge: 30 * 24 * 3_600_000 }}>
+      <Suspense fallback={<p className="p-6 text-quiet">Opening…</p>}>
+        <RouterProvider router={router} />
+      </Suspense>
+    </PersistQueryClientProvider>
+  );
+}

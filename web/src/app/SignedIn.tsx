@@ -1,0 +1,16 @@
+import { Suspense } from 'react';
+import { Navigate, Outlet, useLocation } from 'react-router';
+import { useMe } from '../net/queries.ts';
+
+/** Everything behind the sign-in. A person known to this device goes on while the server is away. */
+export function SignedIn() {
+  const me = useMe();
+  const here = useLocation();
+  if (me.isPending) return <p className="p-6 text-quiet">Opening…</p>;
+  if (!me.data?.person) return <Navigate to="/sign-in" state={{ from: here.pathname }} replace />;
+  return (
+    <Suspense fallback={<p className="p-6 text-quiet">Opening…</p>}>
+      <Outlet />
+    </Suspense>
+  );
+}

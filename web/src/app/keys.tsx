@@ -1,0 +1,48 @@
+import { useEffect, useRef, useState } from 'react';
+import { Sheet } from '../ui/Sheet.tsx';
+
+export interface Key {
+  /** As in KeyboardEvent.key; letters in lower case. */
+  key: string;
+  /** Shown to people. */
+  shown?: string;
+  does: string;
+  run: () => void;
+}
+
+const typing = (target: EventTarget | null): boolean => target instanceof HTMLElement && target.closest('input, textarea, select, [role="dialog"]') !== null;
+
+/**
+ * Keys of the screen, and “?” that shows them. A key does nothing while somebody types or a sheet is open, and Enter
+ * stays with the control that has the focus.
+ */
+export function useKeys(keys: readonly Key[]): React.ReactNode {
+  const [shown, setShown] = useState(false);
+  const current = useRef(keys);
+  current.current = keys;
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      if (event.ctrlKey || event.metaKey || event.altKey || typing(event.target)) return;
+      if (event.key === '?') return setShown(true);
+      if (event.key === 'Enter' && event.target instanceof HTMLElement && event.target.closest('button, a, summary')) return;
+      const found = current.current.find((k) => k.key === event.key || k.key === event.key.toLowerCase());
+      if (!found) return;
+      event.preventDefault();
+      found.run();
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, []);
+  return (
+    <Sheet open={shown} onClose={() => setShown(false)} title="Keys" hint="They rest while you type or a sheet is open.">
+      <dl className="ruled">
+        {[...keys, { key: '?', does: 'show these keys', run: () => undefined } satisfies Key as Key].map((k) => (
+          <div key={k.key} className="flex gap-4 py-2">
+            <dt className="reading w-24 font-semibold">{k.shown ?? k.key}</dt>
+            <dd>{k.does}</dd>
+          </div>
+        ))}
+      </dl>
+    </Sheet>
+  );
+}

@@ -1,0 +1,183 @@
+import type { JobState, Stop } from '@iron-cradle/core';
+import { rangeInWords } from '@iron-cradle/core';
+import { useId } from 'react';
+import { HatchDefs, PaintPath } from '../../look/Shapes.tsx';
+import { TagShape } from '../../look/Tag.tsx';
+import { layoutHang, type HangLayout } from './layout.ts';
+
+interface HangProps {
+  state: JobState;
+  stop: Pick<Stop, 'pose' | 'holders' | 'actions'>;
+  ghost: number | null;
+  width: number;
+  height: number;
+}
+
+/** The side view: how the tank hangs, what holds it, how far it may go. Everything from vehicle file and log. */
+export function Hang({ state, stop, ghost, width, height }: HangProps) {
+  const hatch = useId();
+  const at = layoutHang({ state, stop, ghost, width, height });
+  const { frame, tank } = at;
+  const [first, second] = state.vehicle.ends;
+  const nextLine = stop.actions.find((a) => a.type === 'part')?.key ?? stop.actions.find((a) => a.type === 'unclip')?.key;
+  const nextAt = at.lines.find((l) => `line:${l.id}` === nextLine);
+  return (
+    <figure className="h-full" aria-label={`side view: tank at ${stop.pose.f} mm${at.lines.length > 0 ? `, held by ${at.lines.find((l) => l.holds)?.name ?? 'nothing'}` : ''}`}>
+      <svg viewBox={`0 0 ${width} ${height}`} width="100%" height="100%" preserveAspectRatio="xMidYMin meet" aria-hidden fontSize="16" className="[font-stretch:80%]">
+        <defs>
+          <HatchDefs id={hatch} color="var(--quiet)" />
+        </defs>
+        <text x={frame.x} y={frame.y - 12} fill="var(--quiet)">
+          {first} end, frame
+        </text>
+        <text x={frame.x + frame.width} y={frame.y - 12} textAnchor="end" fill="var(--quiet)">
+          {second} end
+        </text>
+        <rect {...frame} fill="var(--sheet)" stroke="var(--ink)" strokeWidth="2.5" />
+        <rect x={frame.x} y={frame.y} width={frame.width} height="9" fill={`url(#${hatch})`} />
+        <Blocks at={at} hatch={hatch} />
+        {at.ghostY !== null && <path d={tankPath({ ...tank, y: at.ghostY })} fill="none" stroke="var(--quiet)" strokeWidth="1.5" strokeDasharray="6 5" />}
+        {at.ghostY !== null && ghost !== null && (
+          <text x={tank.x + tank.width - 4} y={Math.max(at.ghostY, tank.y) + tank.height + 18} textAnchor="end" fill="var(--quiet)">
+            next {ghost >= state.vehicle.clear ? 'to the ground' : ghost}
+          </text>
+        )}
+        <g>
+          <path d={tankPath(tank)} fill="var(--sheet)" stroke="none" />
+          <Fuel at={at} state={state} hatch={hatch} />
+          <path d={tankPath(tank)} fill="none" stroke="var(--ink)" strokeWidth="3" strokeLinejoin="round" />
+          <Jack x={tank.x + tank.width / 2} y={tank.y + tank.height} floor={height - 34} />
+        </g>
+        {at.parted.map((p) => (
+          <Stub key={p.id} {...p} />
+        ))}
+        {at.lines.map((line) => (
+          <g key={line.id} data-line={line.id}>
+            <path d={line.path} fill="none" stroke={line.holds ? 'var(--halt)' : 'var(--ink)'} strokeWidth="3" strokeDasharray={line.guessed ? '8 5' : undefined} />
+            <rect x={line.anchor.x - 4} y={line.anchor.y - 2} width="8" height="5" fill="var(--ink)" />
+            <rect x={line.port.x - 6} y={line.port.y - 6} width="12" height="12" fill="var(--sheet)" stroke="var(--ink)" strokeWidth="2" />
+          </g>
+        ))}
+        {at.lines.map((line) => (
+          <Label key={line.id} line={line} />
+        ))}
+        {nextAt && (
+          <g transform={`translate(${nextAt.port.x + 10} ${nextAt.port.y - 26})`}>
+            <PaintPath />
+          </g>
+        )}
+        <Axis at={at} here={stop.pose.f} />
+        <text x={frame.x} y={height - 10} fill="var(--quiet)">
+          drop enlarged {at.enlarged} times; sag stands for room left, not for shape
+        </text>
+      </svg>
+    </figure>
+  );
+}
+
+/** A tank seen from the side, corners cut as a pressed or moulded tank has them. */
+export function tankPath({ x, y, width, height }: { x: number; y: number; width: number; height: number }): string {
+  const c = Math.min(16, height * 0.16);
+  return `M${x} ${y + 6}L${x + c * 1.4} ${y}H${x + width - c * 1.4}L${x + width} ${y + 6}V${y + height - c}L${x + width - c} ${y + height}H${x + c}L${x} ${y + height - c}Z`;
+}
+
+function Label({ line }: { line: HangLayout['lines'][number] }) {
+  const { x, y, text } = line.label;
+  return (
+    <g>
+      <path d={`M${line.port.x} ${line.port.y + 8}L${Math.min(x + text.length * 6.4, Math.max(x + 4, line.port.x))} ${y - 13}`} stroke="var(--quiet)" strokeWidth="1" />
+      {line.holds && <path transform={`translate(${x} ${y - 16}) scale(0.8)`} d="M8 1h8l7 7v8l-7 7H8l-7-7V8Z" fill="var(--halt)" />}
+      <text x={x + (line.holds ? 25 : 0)} y={y} fontWeight="600" fill={line.holds ? 'var(--halt)' : 'var(--ink)'} stroke="var(--sheet)" strokeWidth="4" paintOrder="stroke">
+        {line.holds ? `${text}, holds it` : text}
+      </text>
+    </g>
+  );
+}
+
+/** Both ends of a parted line: capped squares with the number painted on. */
+function Stub({ x, frameY, tankY, tag }: { x: number; frameY: number; tankY: number; tag: number | null }) {
+  const number = tag === null ? '–' : String(tag);
+  const low = Math.min(frameY + 30, (frameY + tankY) / 2);
+  return (
+    <g>
+      <path d={`M${x} ${frameY}V${low - 8}`} stroke="var(--ink)" strokeWidth="3" />
+      <rect x={x - 6} y={low - 10} width="12" height="10" fill="var(--ink)" />
+      <g transform={`translate(${x + 9} ${low - 17}) scale(0.8)`}>
+        <TagShape number={number} open w={34} h={24} />
+      </g>
+      <path d={`M${x} ${tankY}v-8`} stroke="var(--ink)" strokeWidth="3" />
+      <rect x={x - 6} y={tankY - 14} width="12" height="8" fill="var(--ink)" />
+    </g>
+  );
+}
+
+function Fuel({ at, state, hatch }: { at: HangLayout; state: JobState; hatch: string }) {
+  if (!at.fuelY) return null;
+  const { tank } = at;
+  const floor = tank.y + tank.height - 3;
+  const rows = Math.max(0, Math.floor((floor - at.fuelY.lo) / 6));
+  return (
+    <g>
+      {at.fuelY.hi < at.fuelY.lo - 3 && <rect x={tank.x + 4} y={at.fuelY.hi} width={tank.width - 8} height={at.fuelY.lo - at.fuelY.hi} fill={`url(#${hatch})`} opacity="0.55" />}
+      <path d={`M${tank.x + 2} ${at.fuelY.lo}H${tank.x + tank.width - 2}`} stroke="var(--fuel)" strokeWidth="2" />
+      {Array.from({ length: rows }, (_, i) => (
+        <path key={i} d={`M${tank.x + (i === rows - 1 ? 12 : 3)} ${at.fuelY!.lo + 6 + i * 6}H${tank.x + tank.width - (i === rows - 1 ? 12 : 3)}`} stroke="var(--fuel)" strokeWidth="1" />
+      ))}
+      <text x={tank.x + tank.width - 12} y={tank.y + tank.height - 8} textAnchor="end" className="reading" fontSize="14" fill="var(--fuel)" stroke="var(--sheet)" strokeWidth="5" paintOrder="stroke">
+        {rangeInWords(state.fuel.aboard, 1)} L
+      </text>
+    </g>
+  );
+}
+
+function Jack({ x, y, floor }: { x: number; y: number; floor: number }) {
+  const foot = Math.min(floor, y + 84);
+  return (
+    <g fill="var(--sheet)" stroke="var(--ink)" strokeWidth="2.5">
+      <path d={`M${x - 10} ${y + 12}V${foot}M${x + 10} ${y + 12}V${foot}`} />
+      <path d={`M${x - 24} ${foot}q6 -5 12 0t12 0t12 0t12 0`} fill="none" strokeWidth="1.5" />
+      <rect x={x - 46} y={y + 2} width="92" height="11" />
+    </g>
+  );
+}
+
+function Blocks({ at, hatch }: { at: HangLayout; hatch: string }) {
+  return (
+    <g>
+      {at.blocks.map((b) => (
+        <g key={b.id}>
+          {b.hiY > b.loY && <rect x={b.x - 34} y={b.loY} width="68" height={b.hiY - b.loY} fill={`url(#${hatch})`} opacity="0.7" />}
+          <rect x={b.x - 30} y={b.y} width="60" height="22" rx="11" fill="var(--sheet)" stroke="var(--ink)" strokeWidth="2.5" />
+          <circle cx={b.x - 19} cy={b.y + 11} r="5" fill="none" stroke="var(--ink)" strokeWidth="1.5" />
+          <text x={b.x + 38} y={b.y + 17} fill="var(--ink)">
+            {b.name}
+          </text>
+        </g>
+      ))}
+    </g>
+  );
+}
+
+function Axis({ at, here }: { at: HangLayout; here: number }) {
+  const last = at.ticks.at(-1)!;
+  return (
+    <g className="reading" fontSize="14">
+      <path d={`M${at.axisX} ${at.y(0)}V${Math.max(last.y, at.y(here))}`} stroke="var(--ink)" strokeWidth="2" />
+      {at.ticks.map((tick) => (
+        <g key={tick.drop}>
+          <path d={`M${at.axisX} ${tick.y}h10`} stroke="var(--ink)" strokeWidth="1.5" />
+          {Math.abs(tick.y - at.y(here)) > 14 && (
+            <text x={at.axisX + 15} y={tick.y + 5} fill="var(--quiet)">
+              {tick.drop}
+            </text>
+          )}
+        </g>
+      ))}
+      <path d={`M${at.tank.x + at.tank.width} ${at.y(here)}H${at.axisX}`} stroke="var(--ink)" strokeWidth="1" strokeDasharray="2 4" />
+      <path d={`M${at.axisX - 6} ${at.y(here)}h22`} stroke="var(--ink)" strokeWidth="5" />
+      <text x={at.axisX + 20} y={at.y(here) + 6} fontSize="18" fontWeight="600" fill="var(--ink)">
+        {here}
+      </text>
+    </g>
+  );
+}

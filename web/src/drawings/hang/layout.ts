@@ -1,0 +1,160 @@
+import { isOn, levelShare, localDrop, shortName, type Holder, type JobState, type Stop } from '@iron-cradle/core';
+
+export interface HangInput {
+  state: JobState;
+  /** The stop shown: holders from its pose on. */
+  stop: Pick<Stop, 'pose' | 'holders'>;
+  /** Drop of the stop after, for the ghost; null when there is none. */
+  ghost: number | null;
+  width: number;
+  height: number;
+}
+
+export interface HangLine {
+  id: string;
+  name: string;
+  /** Where it leaves the frame and where its port is, px. */
+  anchor: { x: number; y: number };
+  port: { x: number; y: number };
+  /** Room left at its low and high end, mm. */
+  room: { lo: number; hi: number };
+  path: string;
+  guessed: boolean;
+  holds: boolean;
+  label: { x: number; y: number; text: string };
+}
+
+export interface HangLayout {
+  frame: { x: number; y: number; width: number; height: number };
+  tank: { x: number; y: number; width: number; height: number };
+  ghostY: number | null;
+  lines: HangLine[];
+  parted: { id: string; tag: number | null; x: number; frameY: number; tankY: number; name: string }[];
+  blocks: { id: string; name: string; x: number; y: number; loY: number; hiY: number }[];
+  fuelY: { lo: number; hi: number } | null;
+  /** px per mm across, and how many times the drop is enlarged. */
+  scale: number;
+  enlarged: number;
+  y: (drop: number) => number;
+  ticks: { drop: number; y: number }[];
+  axisX: number;
+}
+
+/** Rough width of narrowed type at 16 px, px a letter. */
+const LETTER = 7.1;
+
+/**
+ * Where everything hangs: across the tank to scale, the drop enlarged so that the job's heights fill the sheet, the
+ * number of times stated. All figures come from the vehicle file and the log.
+ *
+ * @example layoutHang({ state, stop, ghost: 60, width: 680, height: 590 }).y(40)
+ */
+export function layoutHang({ state, stop, ghost, width, height }: HangInput): HangLayout {
+  const { vehicle } = state;
+  const here = Math.min(Math.max(stop.pose.f, stop.pose.r), vehicle.clear);
+  const frame = { x: 24, y: 64, width: width - 130, height: 28 };
+  const scale = (frame.width - 84) / vehicle.length;
+  const tankHeight = Math.max(70, vehicle.tank.shape.height * scale);
+  const topGap = 26;
+  const limits = stop.holders.map((h) => Math.min(h.limit.typ, vehicle.clear));
+  const deepest = Math.max(60, here, ghost ?? 0, Math.min(vehicle.clear, Math.max(...limits, 60) + 10));
+  const room = height - frame.y - frame.height - topGap - tankHeight - 92;
+  const enlarged = Math.max(1, Math.floor((room / (deepest * scale)) * 10) / 10);
+  const perMm = scale * enlarged;
+  const y0 = frame.y + frame.height + topGap;
+  const y = (drop: number) => y0 + drop * perMm;
+  const tank = { x: frame.x + 42, y: y(here), width: vehicle.length * scale, height: tankHeight };
+  const tightest = stop.holders[0]?.key;
+  const on = vehicle.connections.filter((line) => isOn(state, line.id)).sort((a, b) => a.x - b.x || (a.id < b.id ? -1 : 1));
+  const ports = portPlaces(on.map((line) => tank.x + line.x * scale), tank);
+  const lines = on.map((line, i): HangLine => {
+    const holder = stop.holders.find((h) => h.key === `line:${line.id}`);
+    const drop = localDrop(stop.pose, line.x, vehicle.length);
+    const left = { lo: holder?.room.lo ?? 0, hi: holder?.room.hi ?? 0 };
+    const port = { x: ports[i]!, y: y(drop) };
+    const anchor = { x: port.x + (i % 2 === 0 ? -16 : 16), y: frame.y + frame.height };
+    return {
+      id: line.id,
+      name: shortName(line.name),
+      anchor,
+      port,
+      room: left,
+      path: sag(anchor, port, left.lo * perMm),
+      guessed: left.lo !== left.hi,
+      holds: tightest === `line:${line.id}`,
+      label: { x: port.x, y: 0, text: roomText(shortName(line.name), holder) },
+    };
+  });
+  placeLabels(lines, tank);
+  const off = state.items.filter((item) => item.kind === 'line' && item.state !== 'closed');
+  const parted = off.flatMap((item) => {
+    const line = vehicle.connections.find((c) => `line:${c.id}` === item.key);
+    return line ? [{ id: line.id, tag: item.tag, x: tank.x + line.x * scale, frameY: frame.y + frame.height, tankY: tank.y, name: shortName(line.name) }] : [];
+  });
+  const spacedX = portPlaces(parted.map((p) => p.x), tank);
+  parted.forEach((p, i) => (p.x = spacedX[i]!));
+  const blocks = stop.holders
+    .filter((h) => h.key.startsWith('obstruction:'))
+    .map((h) => {
+      const id = h.key.slice('obstruction:'.length);
+      const x = vehicle.obstructions.find((o) => o.id === id)?.x ?? vehicle.length / 2;
+      return { id, name: h.name, x: tank.x + x * scale, y: y(h.limit.typ) + tankHeight, loY: y(h.limit.lo) + tankHeight, hiY: y(h.limit.hi) + tankHeight };
+    });
+  const { lo, hi } = state.fuel.aboard;
+  const level = (litres: number) => tank.y + tankHeight * (1 - levelShare(vehicle, litres));
+  const tickStep = deepest > 160 ? 50 : 20;
+  return {
+    frame,
+    tank,
+    ghostY: ghost === null || ghost === here ? null : y(Math.min(ghost, deepest)),
+    lines,
+    parted,
+    blocks,
+    fuelY: hi > 0.5 ? { lo: level(lo), hi: level(hi) } : null,
+    scale,
+    enlarged,
+    y,
+    ticks: Array.from({ length: Math.floor(deepest / tickStep) + 1 }, (_, i) => i * tickStep).map((drop) => ({ drop, y: y(drop) })),
+    axisX: width - 62,
+  };
+}
+
+const roomText = (name: string, holder: Holder | undefined): string => {
+  if (!holder) return name;
+  const { lo, hi } = holder.room;
+  if (Math.round(lo) === Math.round(hi)) return `${name} ${Math.round(lo)}`;
+  return `${name} ${Math.round(lo)}–${Math.round(hi)}, guessed`;
+};
+
+/** Ports that would fall on one another are moved apart along the tank. */
+function portPlaces(wishes: number[], tank: { x: number; width: number }): number[] {
+  const gap = 24;
+  const order = wishes.map((x, i) => ({ x, i })).sort((a, b) => a.x - b.x);
+  let last = -Infinity;
+  const out: number[] = [];
+  for (const o of order) out[o.i] = last = Math.max(o.x, last + gap);
+  const over = last - (tank.x + tank.width - 8);
+  return over > 0 ? out.map((x) => x - over) : out;
+}
+
+/** A line whose bulge stands for the room left: straight when there is none. */
+function sag(from: { x: number; y: number }, to: { x: number; y: number }, roomPx: number): string {
+  const fall = Math.max(8, to.y - from.y);
+  // A cord of length fall + room over a span of fall bows out by about √(3/8 · fall · room).
+  const bow = Math.min(70, Math.sqrt(0.375 * fall * Math.max(0, roomPx)));
+  const out = from.x <= to.x ? -1 : 1;
+  return `M${from.x} ${from.y}C${from.x + out * bow} ${from.y + fall * 0.35} ${to.x + out * bow} ${to.y - fall * 0.35} ${to.x} ${to.y}`;
+}
+
+/** Labels stand in rows inside the tank, under their ports, none over another. */
+function placeLabels(lines: HangLine[], tank: HangLayout['tank']): void {
+  const rows: number[] = [];
+  for (const line of lines) {
+    const width = line.label.text.length * LETTER + (line.holds ? 84 : 0);
+    const x = Math.min(tank.x + tank.width - width - 6, Math.max(tank.x + 8, line.port.x - width / 2));
+    let row = rows.findIndex((end) => end + 14 < x);
+    if (row < 0) row = rows.push(-Infinity) - 1;
+    rows[row] = x + width;
+    line.label = { ...line.label, x, y: tank.y + 30 + row * 24 };
+  }
+}

@@ -1,0 +1,68 @@
+import { shortName, type Holder } from '@iron-cradle/core';
+import type { ReactNode } from 'react';
+import { Paint, Shape } from '../../look/Shapes.tsx';
+
+export type Seen = 'tight' | 'nearly' | null;
+
+interface LadderProps {
+  holders: readonly Holder[];
+  /** Tapped once: looks tight; twice: nearly; three times: as it was. */
+  seen: Record<string, Seen>;
+  onSeen?: (key: string) => void;
+  /** The control at the end of a row. */
+  end?: (holder: Holder) => ReactNode;
+  next?: string | undefined;
+}
+
+/** Most room drawn to scale, mm. */
+const FULL = 120;
+const share = (mm: number) => `${(Math.min(FULL, Math.max(0, mm)) / FULL) * 100}%`;
+
+/** Room left, a bar a line, shortest first: solid for what it gives for certain, hatched for what is only guessed. */
+export function Ladder({ holders, seen, onSeen, end, next }: LadderProps) {
+  return (
+    <ul className="ruled" aria-label="room left, millimetres">
+      {holders.map((holder, i) => {
+        const { lo, hi } = holder.room;
+        const tight = seen[holder.key];
+        const bad = i === 0 || tight !== null;
+        const figure = Math.round(lo) === Math.round(hi) ? `${Math.round(lo)}` : hi >= 900 ? `${Math.round(lo)}+` : `${Math.round(lo)}–${Math.round(hi)}`;
+        const word = tight === 'tight' ? 'looks tight' : tight === 'nearly' ? 'nearly tight' : i === 0 ? 'holds it' : holder.known ? '' : 'guessed';
+        const row = (
+          <>
+            <span className="narrow flex w-[6.6rem] shrink-0 items-center gap-1 text-left text-16">
+              {shortName(holder.name)}
+              {next === holder.key && <Paint width={38} />}
+            </span>
+            <span className="relative h-6 min-w-0 flex-1">
+              <span className={`absolute inset-y-0 left-0 min-w-1 ${bad ? 'bg-halt' : 'bg-ink'}`} style={{ width: share(lo) }} />
+              {hi > lo && (
+                <span
+                  className="absolute inset-y-0 border border-ink bg-[repeating-linear-gradient(135deg,var(--quiet)_0_1.5px,transparent_1.5px_6px)]"
+                  style={{ left: share(lo), width: `calc(${share(hi)} - ${share(lo)})` }}
+                />
+              )}
+            </span>
+            <span className="reading w-[4.4rem] shrink-0 text-right text-16">{figure}</span>
+            <span className={`flex w-[4.6rem] shrink-0 items-center gap-1 text-left text-14 ${bad ? 'font-semibold text-halt' : 'text-quiet'}`}>
+              {bad && <Shape outcome="bad" size={16} label="halt" />}
+              {word}
+            </span>
+          </>
+        );
+        return (
+          <li key={holder.key} className="flex items-center gap-2" data-holder={holder.key}>
+            {onSeen && holder.key.startsWith('line:') ? (
+              <button type="button" className="flex min-h-12 min-w-0 flex-1 items-center gap-2" aria-pressed={tight !== null} aria-label={`${holder.name}: ${figure} mm left${word ? `, ${word}` : ''}. Mark as tight`} onClick={() => onSeen(holder.key)}>
+                {row}
+              </button>
+            ) : (
+              <div className="flex min-h-12 min-w-0 flex-1 items-center gap-2">{row}</div>
+            )}
+            {end?.(holder)}
+          </li>
+        );
+      })}
+    </ul>
+  );
+}

@@ -1,0 +1,77 @@
+import type { Chord } from '@iron-cradle/core';
+
+export interface WellInput {
+  chords: readonly Chord[];
+  /** Present drop, mm. */
+  here: number;
+  /** Drop at which the tank is out, mm. */
+  clear: number;
+  /** Stops still ahead with what comes off there. */
+  ahead?: readonly { drop: number; names: string[] }[];
+  width: number;
+  height: number;
+}
+
+export interface WellLayout {
+  left: number;
+  right: number;
+  top: number;
+  floor: number;
+  /** Deepest drop drawn to scale, mm; below it the legs are broken. */
+  shown: number;
+  broken: boolean;
+  y: (drop: number) => number;
+  ticks: { drop: number; y: number; label: boolean }[];
+  chords: { chord: Chord; x1: number; y1: number; x2: number; y2: number; labelY: number }[];
+  ahead: { drop: number; y: number; names: string[] }[];
+}
+
+const LABEL_STEP = 27;
+
+/** Moves labels apart so that none covers another, keeping their order and as near to their wish as may be. */
+export function spread(wishes: readonly number[], step: number, least: number, most: number): number[] {
+  const order = wishes.map((y, i) => ({ y, i })).sort((a, b) => a.y - b.y || a.i - b.i);
+  let last = least - step;
+  const placed = order.map((o) => (last = Math.max(o.y, last + step)));
+  for (let k = placed.length - 1, limit = most; k >= 0; k--, limit -= step) placed[k] = Math.min(placed[k]!, limit);
+  const out: number[] = [];
+  order.forEach((o, k) => (out[o.i] = placed[k]!));
+  return out;
+}
+
+/**
+ * Places of everything in the well: the way down on the left leg, the way up on the right, drops to one scale.
+ *
+ * @example layoutWell({ chords, here: 40, clear: 320, width: 240, height: 520 }).y(40)
+ */
+export function layoutWell({ chords, here, clear, ahead = [], width, height }: WellInput): WellLayout {
+  const left = 62;
+  const right = width - 90;
+  const top = 62;
+  const floor = height - 34;
+  const deepest = Math.max(80, ...chords.map((c) => Math.max(c.from, c.by)), ...ahead.map((a) => a.drop), here >= clear ? 0 : here);
+  const shown = Math.min(clear, Math.ceil((deepest * 1.35) / 40) * 40);
+  const broken = shown < clear;
+  const span = floor - top - (broken ? 46 : 14);
+  const y = (drop: number) => (drop >= clear ? floor : top + 8 + (Math.min(drop, shown) / shown) * span);
+  const step = shown > 200 ? 40 : 20;
+  const ticks = Array.from({ length: Math.floor(shown / step) }, (_, i) => (i + 1) * step).map((drop) => ({ drop, y: y(drop), label: drop % (step * 2) === 0 }));
+  const labels = spread(
+    chords.map((c) => y(c.by)),
+    LABEL_STEP,
+    top + 10,
+    floor - 10,
+  );
+  return {
+    left,
+    right,
+    top,
+    floor,
+    shown,
+    broken,
+    y,
+    ticks,
+    chords: chords.map((chord, i) => ({ chord, x1: left, y1: y(chord.from), x2: right, y2: y(chord.by), labelY: labels[i]! })),
+    ahead: ahead.filter((a) => a.drop > here || (a.drop === here && here === 0)).map((a) => ({ ...a, y: y(a.drop) })),
+  };
+}

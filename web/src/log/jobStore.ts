@@ -1,0 +1,150 @@
+import { foldJob, type Bodies, type Entry, type EntryKind, type JobState } from '@iron-cradle/core';
+import { ApiProblem, get } from '../net/api.ts';
+import { store } from './db.ts';
+import { newId } from './device.ts';
+import { setLine } from './line.ts';
+import { deliver, onDelivered } from './sender.ts';
+import { ensureBlock } from './tags.ts';
+
+export interface JobView {
+  status: 'loading' | 'ready' | 'missing';
+  number: number | null;
+  state: JobState | null;
+}
+
+/**
+ * One job on this device: what the server confirmed, then what is still on its way, folded together. Reads first from
+ * the device's own store, so that a reload without a network shows the same.
+ */
+export class JobStore {
+  private confirmed: Entry[] = [];
+  private pending: Entry[] = [];
+  private base: JobState | null = null;
+  private view: JobView = { status: 'loading', number: null, state: null };
+  private listeners = new Set<() => void>();
+  private stream: EventSource | null = null;
+  private stopHearing: (() => void) | null = null;
+
+  constructor(readonly jobId: string) {}
+
+  snapshot = (): JobView => this.view;
+
+  subscribe = (tell: () => void): (() => void) => {
+    if (this.listeners.size === 0) void this.open();
+    this.listeners.add(tell);
+    return () => {
+      this.listeners.delete(tell);
+      if (this.listeners.size === 0) this.close();
+    };
+  };
+
+  private async open(): Promise<void> {
+    this.stopHearing = onDelivered((jobId, accepted, refused) => {
+      if (jobId !== this.jobId) return;
+      this.pending = this.pending.filter((e) => !refused.includes(e.id));
+      this.confirm(accepted);
+    });
+    const db = await store();
+    this.confirmed = (await db.getAllFromIndex('entries', 'job', this.jobId)).sort((a, b) => (a.seq ?? 0) - (b.seq ?? 0));
+    this.pending = (await db.getAllFromIndex('outbox', 'job', this.jobId)).map((row) => row.entry);
+    this.base = foldJob(null, this.confirmed);
+    this.show();
+    await this.catchUp();
+  }
+
+  /** Reads what is new, then listens. Away: tries again until it is heard. */
+  private catchUp = async (): Promise<void> => {
+    if (!this.stopHearing) return;
+    try {
+      const { number, entries } = await get<{ number: number; entries: Entry[] }>(`/jobs/${this.jobId}/entries?since=${this.lastSeq()}`);
+      this.view = { ...this.view, number };
+      await this.keep(entries);
+      this.listen();
+      void ensureBlock(this.jobId);
+    } catch (error) {
+      if (error instanceof ApiProblem && error.status === 404 && this.confirmed.length + this.pending.length === 0) {
+        this.view = { status: 'missing', number: null, state: null };
+        this.tell();
+        return;
+      }
+      setLine({ server: error instanceof ApiProblem && error.status === 401 ? 'signIn' : 'away' });
+      setTimeout(this.catchUp, 2500);
+    }
+  };
+
+  private listen(): void {
+    this.stream?.close();
+    this.stream = new EventSource(`/api/jobs/${this.jobId}/events?since=${this.lastSeq()}`);
+    this.stream.onopen = () => {
+      setLine({ server: 'here' });
+      deliver();
+    };
+    this.stream.addEventListener('entry', (event) => void this.keep([JSON.parse((event as MessageEvent<string>).data) as Entry]));
+    this.stream.onerror = () => {
+      setLine({ server: 'away' });
+      // The browser tries again by itself unless it was told off for good.
+      if (this.stream?.readyState === EventSource.CLOSED) setTimeout(this.catchUp, 2500);
+    };
+  }
+
+  private close(): void {
+    this.stream?.close();
+    this.stream = null;
+    this.stopHearing?.();
+    this.stopHearing = null;
+  }
+
+  private lastSeq = (): number => this.confirmed.at(-1)?.seq ?? 0;
+
+  private async keep(entries: Entry[]): Promise<void> {
+    const tx = (await store()).transaction('entries', 'readwrite');
+    for (const entry of entries) await tx.store.put(entry);
+    await tx.done;
+    this.confirm(entries);
+  }
+
+  private confirm(entries: Entry[]): void {
+    const known = new Set(this.confirmed.map((e) => e.id));
+    const fresh = entries.filter((e) => !known.has(e.id)).sort((a, b) => (a.seq ?? 0) - (b.seq ?? 0));
+    const inOrder = fresh.every((e, i) => e.seq === this.lastSeq() + i + 1);
+    this.confirmed = [...this.confirmed, ...fresh].sort((a, b) => (a.seq ?? 0) - (b.seq ?? 0));
+    this.base = inOrder ? foldJob(this.base, fresh) : foldJob(null, this.confirmed);
+    const ids = new Set(this.confirmed.map((e) => e.id));
+    this.pending = this.pending.filter((e) => !ids.has(e.id));
+    this.show();
+  }
+
+  private show(): void {
+    const state = foldJob(this.base, this.pending);
+    this.view = { ...this.view, state, status: state ? 'ready' : this.view.status === 'missing' ? 'missing' : 'loading' };
+    this.tell();
+  }
+
+  private tell(): void {
+    this.listeners.forEach((tell) => tell());
+  }
+
+  /**
+   * Enters something: into the outbox of this device first, shown at once, then on its way.
+   *
+   * @throws InputError when the body is not as its kind expects
+   */
+  async append<K extends EntryKind>(by: string, kind: K, body: Bodies[K]): Promise<void> {
+    const { checkBody } = await import('@iron-cradle/core/entries');
+    const entry = { id: newId(), jobId: this.jobId, at: new Date().toISOString(), by, kind, body: checkBody(kind, body) } as Entry;
+    const db = await store();
+    await db.add('outbox', { entry });
+    setLine({ waiting: await db.count('outbox') });
+    this.pending = [...this.pending, entry];
+    this.show();
+    deliver();
+  }
+}
+
+const stores = new Map<string, JobStore>();
+
+export function jobStore(jobId: string): JobStore {
+  let found = stores.get(jobId);
+  if (!found) stores.set(jobId, (found = new JobStore(jobId)));
+  return found;
+}

@@ -1,0 +1,26 @@
+import { useSyncExternalStore } from 'react';
+import type { Refused } from './db.ts';
+
+/** How things stand between this device and the server. */
+export interface LineState {
+  server: 'here' | 'away' | 'signIn';
+  /** Entries not delivered yet. */
+  waiting: number;
+  refused: Refused[];
+}
+
+let state: LineState = { server: 'here', waiting: 0, refused: [] };
+const listeners = new Set<() => void>();
+
+export const lineState = (): LineState => state;
+
+export function setLine(next: Partial<LineState>): void {
+  state = { ...state, ...next };
+  listeners.forEach((tell) => tell());
+}
+
+export const useLine = (): LineState =>
+  useSyncExternalStore((tell) => {
+    listeners.add(tell);
+    return () => void listeners.delete(tell);
+  }, lineState);

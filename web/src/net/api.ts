@@ -1,0 +1,42 @@
+/** A problem the server named (RFC 9457), or that it is away. */
+export class ApiProblem extends Error {
+  constructor(
+    readonly status: number,
+    readonly title: string,
+    readonly detail: string,
+    readonly errors: { field: string; found: string; expected: string }[] = [],
+  ) {
+    super(detail || title);
+  }
+}
+
+/** The server did not answer: no network, no server, or a gateway that says so. */
+export class Away extends Error {
+  constructor() {
+    super('The shop’s server is not answering. What you enter is kept on this device.');
+  }
+}
+
+/** One request to the shop's server. @throws Away, ApiProblem */
+export async function call<T>(method: string, path: string, body?: unknown, signal?: AbortSignal): Promise<T> {
+  let response: Response;
+  try {
+    response = await fetch(`/api${path}`, {
+      method,
+      credentials: 'same-origin',
+      ...(body === undefined ? {} : { body: JSON.stringify(body), headers: { 'Content-Type': 'application/json' } }),
+      signal: signal ?? AbortSignal.timeout(15_000),
+    });
+  } catch {
+    throw new Away();
+  }
+  if (response.status === 204) return undefined as T;
+  if (response.status >= 502 && response.status <= 504) throw new Away();
+  const type = response.headers.get('Content-Type') ?? '';
+  if (!type.includes('json')) throw new Away();
+  const json = (await response.json()) as T & { title?: string; detail?: string; errors?: ApiProblem['errors'] };
+  if (!response.ok) throw new ApiProblem(response.status, json.title ?? 'Not now', json.detail ?? '', json.errors ?? []);
+  return json;
+}
+
+export const get = <T>(path: string, signal?: AbortSignal): Promise<T> => call<T>('GET', path, undefined, signal);

@@ -1,0 +1,186 @@
+import { useQueryClient, useMutation } from '@tanstack/react-query';
+import { format } from 'date-fns';
+import { useRef } from 'react';
+import { Link } from 'react-router';
+import { TopBar } from '../../app/TopBar.tsx';
+import { Chassis } from '../../drawings/chassis/Chassis.tsx';
+import { SmallWell } from '../../drawings/well/SmallWell.tsx';
+import { Shape } from '../../look/Shapes.tsx';
+import { call } from '../../net/api.ts';
+import { useJobs, useMe, useShop, useSignOut, type JobRow, type Shop } from '../../net/queries.ts';
+
+/** Home: the shop from above, vehicles in their places, what waits stands outside. */
+export function Bays() {
+  const shop = useShop();
+  const jobs = useJobs();
+  const me = useMe();
+  const signOut = useSignOut();
+  const open = jobs.data?.filter((job) => !job.signed) ?? [];
+  const bays = shop.data?.bays ?? [];
+  const inside = (bay: number) => open.find((job) => job.bay === bay && !job.parked);
+  const outside = open.filter((job) => job.bay === null || job.bay > bays.length || job.parked || inside(job.bay) !== job);
+  const signed = jobs.data?.filter((job) => job.signed) ?? [];
+  return (
+    <>
+      <TopBar title={shop.data?.name ?? 'Iron Cradle'} hint={format(new Date(), 'EEEE, H:mm')}>
+        <Link to="/shop" className="grid min-h-11 place-items-center">
+          {me.data?.person?.name}
+        </Link>
+        <button type="button" className="hidden min-h-11 px-2 text-quiet underline mid:block" onClick={() => signOut.mutate()}>
+          sign out
+        </button>
+      </TopBar>
+      <main className="mx-auto grid max-w-[82rem] gap-6 p-4 wide:grid-cols-[minmax(0,1fr)_20rem] wide:gap-12 wide:p-9">
+        <h1 className="sr-only">Bays</h1>
+        <section aria-label="bays" className="self-start border-[6px] border-ink bg-sheet mid:border-8">
+          <div className="grid mid:grid-cols-2">
+            {bays.map((bay, i) => (
+              <Bay key={bay.name} bay={bay} job={inside(i + 1)} number={i + 1} first={i === 0} />
+            ))}
+          </div>
+          <Doors count={bays.length} />
+        </section>
+        <aside className="flex flex-col gap-8">
+          <section>
+            <h2 className="border-b-2 border-rule pb-2 text-16 font-normal text-quiet [font-stretch:100%]">Outside</h2>
+            {outside.length === 0 && <p className="py-3 text-quiet">Nothing waits outside.</p>}
+            <ul className="ruled">
+              {outside.map((job) => (
+                <li key={job.id}>
+                  <Link to={`/jobs/${job.id}`} className="flex items-center gap-3 py-3">
+                    <span className="min-w-0 flex-1">
+                      <span className="narrow block text-20">{job.name}</span>
+                      <span className="text-quiet">{job.parked ?? job.sentence}</span>
+                    </span>
+                    <SmallWell {...job} up={job.tankOff} width={72} />
+                  </Link>
+                </li>
+              ))}
+            </ul>
+          </section>
+          {signed.length > 0 && (
+            <section>
+              <h2 className="border-b-2 border-rule pb-2 text-16 font-normal text-quiet [font-stretch:100%]">Signed</h2>
+              <ul className="ruled">
+                {signed.slice(-6).map((job) => (
+                  <li key={job.id}>
+                    <Link to={`/jobs/${job.id}/record`} className="flex min-h-14 items-baseline gap-3 py-3">
+                      <span className="narrow text-20">{job.name}</span>
+                      <span className="text-quiet">record, {job.signed && format(new Date(job.signed), 'd MMM')}</span>
+                    </Link>
+                  </li>
+                ))}
+              </ul>
+            </section>
+          )}
+          <div className="mt-auto grid gap-3">
+            <TakeIn />
+            <Link to="/next" className="relative flex min-h-18 items-center justify-center bg-work px-12 text-24 font-bold text-on-work [font-stretch:82%]">
+              <span aria-hidden className="absolute left-4 size-4 rounded-full bg-sheet" />
+              Next vehicle
+              <span aria-hidden className="absolute right-4 size-4 rounded-full bg-sheet" />
+            </Link>
+          </div>
+        </aside>
+      </main>
+    </>
+  );
+}
+
+function Bay({ bay, job, number, first }: { bay: Shop['bays'][number]; job: JobRow | undefined; number: number; first: boolean }) {
+  const edge = first ? '' : 'border-t-2 border-dashed border-rule mid:border-l-2 mid:border-t-0';
+  if (!job)
+    return (
+      <div className={`flex min-h-64 flex-col p-5 mid:min-h-[34rem] ${edge}`}>
+        <p className="text-quiet">{bay.name}</p>
+        <div className="flex flex-1 flex-col items-center justify-center gap-2 text-center">
+          <p className="narrow text-24">This bay is free.</p>
+          <Link to={`/next?bay=${number}`} className="link min-h-11">
+            Bring the next vehicle here
+          </Link>
+        </div>
+      </div>
+    );
+  const waits = job.waits.map((wait) => (wait.until ? `${wait.what} until ${format(new Date(wait.until), 'H:mm')}` : wait.what));
+  return (
+    <Link to={`/jobs/${job.id}`} className={`flex flex-col p-5 ${edge}`} data-bay={number}>
+      <p className="pb-3 text-quiet">{bay.name}</p>
+      <div className="flex items-start justify-between gap-4">
+        <div className="flex items-center gap-3">
+          {bay.kind === 'two-post' && <Post />}
+          <Chassis mounting={job.mounting} tankOff={job.tankOff} height={250} />
+          {bay.kind === 'two-post' && <Post />}
+        </div>
+        <div>
+          <SmallWell {...job} up={job.tankOff} width={124} />
+          <p className="pt-1">
+            <span className="reading text-32">{job.open}</span> <span className="text-quiet">to go back</span>
+          </p>
+        </div>
+      </div>
+      <p className="narrow flex items-start gap-2 pt-5 text-24">
+        {job.halt && <Shape outcome="bad" size={26} label="halt" />}
+        <span>
+          {job.name}: {job.sentence}
+        </span>
+      </p>
+      <p className="text-quiet">{job.detail}</p>
+      <p className="mt-auto border-t border-rule pt-3 text-16 empty:hidden">{waits.join('; ')}</p>
+    </Link>
+  );
+}
+
+const Post = () => (
+  <svg width="16" height="120" aria-hidden>
+    <rect x="1" y="1" width="14" height="118" fill="none" stroke="var(--ink)" strokeWidth="1.5" />
+    {Array.from({ length: 13 }, (_, i) => (
+      <path key={i} d={`M1 ${10 + i * 9}L15 ${i * 9 + 1}`} stroke="var(--quiet)" strokeWidth="1" />
+    ))}
+  </svg>
+);
+
+/** The front wall with its doors, left open. */
+const Doors = ({ count }: { count: number }) => (
+  <div aria-hidden className="-mb-2 flex h-2 translate-y-0">
+    {Array.from({ length: count }, (_, i) => (
+      <span key={i} className="flex flex-1">
+        <span className="flex-1 bg-ink" />
+        <span className="flex-[2] bg-ground [background-image:radial-gradient(circle,var(--ink)_1.5px,transparent_1.5px)] [background-position:center] [background-size:14px_8px]" />
+        <span className="flex-1 bg-ink" />
+      </span>
+    ))}
+  </div>
+);
+
+/** Takes a job in from its file. */
+function TakeIn() {
+  const client = useQueryClient();
+  const input = useRef<HTMLInputElement>(null);
+  const take = useMutation({
+    mutationFn: async (file: File) => call<{ id: string }>('POST', '/jobs/import', JSON.parse(await file.text())),
+    onSuccess: () => client.invalidateQueries({ queryKey: ['jobs'] }),
+  });
+  const wrong = take.error instanceof SyntaxError ? 'Expected a job file written by Iron Cradle; this is not readable JSON.' : take.error?.message;
+  return (
+    <div>
+      <button type="button" className="btn w-full" onClick={() => input.current?.click()}>
+        Take in a job file
+      </button>
+      <input
+        ref={input}
+        type="file"
+        accept="application/json,.json"
+        className="hidden"
+        aria-label="job file"
+        onChange={(event) => {
+          const file = event.target.files?.[0];
+          if (file) take.mutate(file);
+          event.target.value = '';
+        }}
+      />
+      <p role="status" className={take.isError ? 'pt-1 font-semibold text-halt' : 'text-quiet'}>
+        {wrong ?? (take.isSuccess ? 'Taken in.' : '')}
+      </p>
+    </div>
+  );
+}

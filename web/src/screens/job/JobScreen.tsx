@@ -1,0 +1,73 @@
+import { chords, complaintOf, mountings, stationNow, stations, type StationId } from '@iron-cradle/core';
+import { lazy, Suspense, useMemo, useState } from 'react';
+import { Navigate, useNavigate, useParams } from 'react-router';
+import { Missing } from '../../app/Missing.tsx';
+import { TopBar } from '../../app/TopBar.tsx';
+import { stationNames } from '../../drawings/well/Well.tsx';
+import { SmallWell } from '../../drawings/well/SmallWell.tsx';
+import { JobContextOf, useEnter, useJobView } from '../../log/useJob.ts';
+import { useMe } from '../../net/queries.ts';
+import { Band } from '../../ui/Band.tsx';
+import { Waits } from './Waits.tsx';
+import { WellSheet } from './WellSheet.tsx';
+
+const screens: Record<StationId, React.LazyExoticComponent<() => React.ReactNode>> = {
+  plan: lazy(() => import('./plan/Plan.tsx')),
+  safe: lazy(() => import('./safe/Safe.tsx')),
+  drain: lazy(() => import('./drain/Drain.tsx')),
+  drop: lazy(() => import('./drop/Drop.tsx')),
+  bench: lazy(() => import('./bench/Bench.tsx')),
+  refit: lazy(() => import('./refit/Refit.tsx')),
+  prove: lazy(() => import('./prove/Prove.tsx')),
+};
+
+/** One job: its bar, what is wrong, and the station that was asked for. */
+export function JobScreen() {
+  const { jobId = '', station } = useParams();
+  const view = useJobView(jobId);
+  const me = useMe().data?.person;
+  const navigate = useNavigate();
+  const { enter, problem } = useEnter(jobId);
+  const [wellOpen, setWellOpen] = useState(false);
+  const { state, number } = view;
+  const context = useMemo(() => (state && me ? { jobId, number, state, me, enter, problem } : null), [jobId, number, state, me, enter, problem]);
+
+  if (view.status === 'missing') return <Missing what="job" />;
+  if (!state || !context)
+    return (
+      <>
+        <TopBar title="Iron Cradle" to="/" />
+        <p className="p-6 text-quiet">Opening the job… If the server is away and this device never had the job, it opens once the server is back.</p>
+      </>
+    );
+  if (!station) return <Navigate to={state.signed ? `/jobs/${jobId}/record` : `/jobs/${jobId}/${stationNow(state)}`} replace />;
+  if (!stations.includes(station as StationId)) return <Missing what="station" />;
+  const here = station as StationId;
+  const Screen = screens[here];
+  const kind = mountings.find((m) => m.id === state.vehicle.mounting);
+  return (
+    <JobContextOf.Provider value={context}>
+      <div className="flex min-h-dvh flex-col wide:h-dvh">
+        <TopBar title={state.name} hint={stationNames[here]} to="/">
+          <span className="hidden truncate text-quiet wide:block">
+            {kind?.name.toLowerCase()}, {complaintOf(state.complaint).name.toLowerCase()}
+          </span>
+          <Waits />
+          <button type="button" className="grid h-11 shrink-0 place-items-center wide:hidden" aria-label="show the well" onClick={() => setWellOpen(true)}>
+            <SmallWell chords={chords(state)} here={state.pose.f} clear={state.vehicle.clear} up={state.out} width={62} />
+          </button>
+        </TopBar>
+        {state.signed && <Band outcome="good">Signed. Only an addendum can be added, on the record.</Band>}
+        {problem && (
+          <Band outcome="bad" role="alert">
+            {problem}
+          </Band>
+        )}
+        <Suspense fallback={<p className="p-6 text-quiet">Opening…</p>}>
+          <Screen />
+        </Suspense>
+      </div>
+      <WellSheet open={wellOpen} onClose={() => setWellOpen(false)} station={here} onStation={(id) => (setWellOpen(false), void navigate(`/jobs/${jobId}/${id}`))} />
+    </JobContextOf.Provider>
+  );
+}

@@ -1,0 +1,123 @@
+import { outcomeWord, type Outcome } from '@iron-cradle/core';
+import { useState } from 'react';
+import { useForm } from 'react-hook-form';
+import { useNavigate } from 'react-router';
+import { useJob } from '../../../log/useJob.ts';
+import { Shape } from '../../../look/Shapes.tsx';
+import { Tag } from '../../../look/Tag.tsx';
+import { Choice } from '../../../ui/Choice.tsx';
+import { TextField } from '../../../ui/TextField.tsx';
+import { GateRail } from '../GateRail.tsx';
+import { PutIn } from '../PutIn.tsx';
+import { TankLayout } from '../tank/TankLayout.tsx';
+
+const PLACES = ['inside', 'ring and seal', 'sender', 'pump', 'hoses', 'straps', 'outside', 'frame'] as const;
+const VERDICTS: Outcome[] = ['good', 'doubtful', 'bad', 'unknown'];
+
+/** Bench: findings with their verdicts, things counted in and out, then gate 3. */
+export default function Bench() {
+  const { jobId, state } = useJob();
+  const navigate = useNavigate();
+  const body = <Findings />;
+  return (
+    <TankLayout
+      station="bench"
+      stage={() => (
+        <div className="h-full overflow-y-auto p-6">
+          <h1 className="pb-4 text-32">On the bench</h1>
+          {body}
+        </div>
+      )}
+      now={
+        <div className="min-h-0 flex-1 overflow-y-auto">
+          <div className="p-4 mid:hidden">
+            <h1 className="pb-3 text-32">On the bench</h1>
+            {body}
+          </div>
+          {state.out ? (
+            <GateRail gate={3} pass="Gate 3: the ring may close" onPassed={() => void navigate(`/jobs/${jobId}/refit`)} />
+          ) : (
+            <p className="p-4 text-quiet">Gate 3 stands here once the tank is off the vehicle.</p>
+          )}
+        </div>
+      }
+    />
+  );
+}
+
+function Findings() {
+  const { state, enter } = useJob();
+  const [where, setWhere] = useState<string>('inside');
+  const [verdict, setVerdict] = useState<Outcome | null>(null);
+  const form = useForm({ defaultValues: { what: '', note: '' } });
+  const things = state.items.filter((i) => i.kind === 'thing' && i.state === 'open');
+  const add = form.handleSubmit(async ({ what, note }) => {
+    if (!verdict) return form.setError('root', { message: 'Expected a verdict: go, look, halt or not known.' });
+    await enter('finding', { what: what.trim(), where, verdict, ...(note.trim() ? { note: note.trim() } : {}) });
+    form.reset();
+    setVerdict(null);
+  });
+  return (
+    <div className="grid gap-4">
+      <p className="text-quiet">Sweeps, pump runs, hose and thread checks are read and judged here in a later version; until then write down what you found. Only a tank certified gas-free may see heat, grinding or welding, and only in a licensed shop.</p>
+      <ul className="ruled border-y border-rule">
+        {state.findings.map((finding, i) => (
+          <li key={i} className="flex items-start gap-3 py-2">
+            <Shape outcome={finding.verdict} />
+            <div>
+              <p className="narrow text-20">{finding.what}</p>
+              <p className="text-quiet">
+                {finding.where}
+                {finding.note ? `; ${finding.note}` : ''}
+              </p>
+            </div>
+          </li>
+        ))}
+        {state.findings.length === 0 && <li className="py-3 text-quiet">Nothing written down yet.</li>}
+      </ul>
+      {!state.signed && (
+        <form className="grid gap-3" noValidate onSubmit={(event) => void add(event)}>
+          <TextField label="What you found" error={form.formState.errors.what?.message} {...form.register('what', { validate: (v) => v.trim().length > 1 || 'Expected what you found, in a few words.' })} />
+          <Choice label="Where" value={where} onChoose={setWhere} columns="grid-cols-3 mid:grid-cols-4" options={PLACES.map((p) => ({ value: p, label: p }))} />
+          <Choice
+            label="Verdict"
+            value={verdict}
+            onChoose={(v) => (setVerdict(v), form.clearErrors('root'))}
+            columns="grid-cols-2 mid:grid-cols-4"
+            options={VERDICTS.map((v) => ({
+              value: v,
+              label: (
+                <>
+                  <Shape outcome={v} size={20} /> {outcomeWord[v]}
+                </>
+              ),
+            }))}
+          />
+          <TextField label="Note (may stay empty)" {...form.register('note')} />
+          <p role="alert" className="min-h-6 font-semibold text-halt">
+            {form.formState.errors.root?.message ?? ''}
+          </p>
+          <button type="submit" className="btn">
+            Write it down
+          </button>
+        </form>
+      )}
+      <section>
+        <h2 className="text-20">In the tank, to come out</h2>
+        <ul className="ruled">
+          {things.map((thing) => (
+            <li key={thing.key} className="flex items-center gap-3 py-2">
+              <Tag number={thing.tag} />
+              <span className="narrow flex-1 text-20">{thing.name}</span>
+              <button type="button" className="btn" onClick={() => void enter('takenOut', { key: thing.key })}>
+                It is out
+              </button>
+            </li>
+          ))}
+          {things.length === 0 && <li className="py-2 text-quiet">Nothing was put in that is still in.</li>}
+        </ul>
+        {!state.signed && <PutIn />}
+      </section>
+    </div>
+  );
+}

@@ -1,0 +1,53 @@
+import { BarController, BarElement, CategoryScale, Chart, LinearScale, Tooltip } from 'chart.js';
+import { rangeInWords, witnessWord, type Estimate, type FuelAboard } from '@iron-cradle/core';
+import { useEffect, useRef } from 'react';
+import { useTheme } from '../../../look/theme.ts';
+
+Chart.register(BarController, BarElement, CategoryScale, LinearScale, Tooltip);
+
+const token = (name: string) => getComputedStyle(document.documentElement).getPropertyValue(name).trim();
+
+/** Litres aboard, witness by witness: what each says now, and at the foot what they say together. */
+export default function WitnessChart({ steps, aboard }: { steps: FuelAboard['steps']; aboard: Estimate }) {
+  const canvas = useRef<HTMLCanvasElement>(null);
+  const theme = useTheme();
+  useEffect(() => {
+    if (!canvas.current) return;
+    Chart.defaults.font.family = "'Archivo Variable', sans-serif";
+    Chart.defaults.font.size = 15;
+    const [ink, quiet, work, halt, rule] = ['--ink', '--quiet', '--work', '--halt', '--rule'].map(token);
+    const bar = (e: Estimate): [number, number] => [e.lo, Math.max(e.hi, e.lo + 0.4)];
+    const chart = new Chart(canvas.current, {
+      type: 'bar',
+      data: {
+        labels: [...steps.map((s) => witnessWord[s.kind]), 'together'],
+        datasets: [
+          {
+            data: [...steps.map((s) => bar(s.said)), bar(aboard)],
+            backgroundColor: [...steps.map((s) => (s.agrees ? quiet : halt)), work] as string[],
+            barPercentage: 0.7,
+            categoryPercentage: 0.8,
+          },
+        ],
+      },
+      options: {
+        indexAxis: 'y',
+        animation: false,
+        responsive: true,
+        maintainAspectRatio: false,
+        plugins: { legend: { display: false }, tooltip: { enabled: false } },
+        scales: {
+          x: { beginAtZero: true, title: { display: true, text: 'litres aboard now', color: quiet! }, ticks: { color: quiet!, font: { family: "'Sometype Mono'" } }, grid: { color: rule! } },
+          y: { ticks: { color: ink! }, grid: { display: false } },
+        },
+      },
+    });
+    return () => chart.destroy();
+  }, [steps, aboard, theme]);
+  const words = steps.map((s) => `${witnessWord[s.kind]} ${rangeInWords(s.said, 1)} L${s.agrees ? '' : ', does not agree'}`).join('; ');
+  return (
+    <div className="relative mt-5" style={{ height: 64 + (steps.length + 1) * 42 }}>
+      <canvas ref={canvas} role="img" aria-label={`${words}; together ${rangeInWords(aboard, 1)} L`} />
+    </div>
+  );
+}

@@ -1,0 +1,107 @@
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import { useKeys } from '../../../app/keys.tsx';
+import { Hang } from '../../../drawings/hang/Hang.tsx';
+import { useJob } from '../../../log/useJob.ts';
+import { Strap } from '../../../look/Strap.tsx';
+import { Band } from '../../../ui/Band.tsx';
+import { takeBackInWords } from '@iron-cradle/core';
+import { OffSheet } from '../OffSheet.tsx';
+import { TakeBack } from '../TakeBack.tsx';
+import { TankLayout } from '../tank/TankLayout.tsx';
+import { Changed, Held, StopHead, StopList } from './NowParts.tsx';
+import { SomethingHolds } from './SomethingHolds.tsx';
+import { RoomLeft } from './RoomLeft.tsx';
+import { strapWords } from './useBundle.ts';
+import { useDescent } from './useDescent.ts';
+
+/** Drop: a height the tank stops at, with everything to do there, said once; then one tap. */
+export default function Drop() {
+  const descent = useDescent();
+  const { jobId, enter } = useJob();
+  const navigate = useNavigate();
+  const [holding, setHolding] = useState(false);
+  const [off, setOff] = useState(false);
+  const { state, stop, bundle, vapour } = descent;
+  const down = state.out;
+  const undo = takeBackInWords(state);
+  const go = () => (down ? void navigate(`/jobs/${jobId}/bench`) : void descent.confirm());
+  const keys = useKeys([
+    { key: 'Enter', does: 'all as said, or on to the bench', run: go },
+    { key: 'h', does: 'something holds', run: () => setHolding(true) },
+    { key: 'ArrowUp', shown: 'arrow up', does: '10 mm higher', run: () => descent.step(-10) },
+    { key: 'ArrowDown', shown: 'arrow down', does: '10 mm lower', run: () => descent.step(10) },
+    { key: 'o', does: 'what is off', run: () => setOff(true) },
+    { key: 'Backspace', shown: 'back', does: 'take back the newest entry', run: () => undo && void enter('takeBack', { entry: undo.entry }) },
+    { key: '0–9', does: 'a tag’s number opens it', run: () => undefined },
+  ]);
+  const openCount = state.items.filter((i) => i.state !== 'closed').length;
+  const band = (
+    <>
+      {vapour && <Band>{capital(vapour)}: device up on the cart, not in the pit; no charging</Band>}
+      <Changed words={descent.changed} />
+    </>
+  );
+  const held = stop.kind === 'held';
+  return (
+    <>
+      <TankLayout
+        station="drop"
+        band={band}
+        stage={(size) => <Hang state={state} stop={stop} ghost={descent.ghost} {...size} />}
+        now={
+          <>
+            <div className="min-h-0 flex-1 overflow-y-auto px-4 pt-3 wide:px-5">
+              {down ? (
+                <div className="py-4">
+                  <h1 className="text-32">The tank is down.</h1>
+                  <p className="pt-2 text-quiet">Slide it out, tie up what hangs, cap what is open, and clean the top before any opening.</p>
+                </div>
+              ) : (
+                <>
+                  <StopHead descent={descent} />
+                  {held && <Held descent={descent} />}
+                  <StopList descent={descent} />
+                  {!held && <RoomLeft descent={descent} />}
+                </>
+              )}
+            </div>
+            <div className="sticky bottom-0 grid gap-3 border-t border-rule bg-sheet p-4 wide:px-5">
+              {!down && (
+                <div className="grid grid-cols-3 gap-3">
+                  <button type="button" className="btn" data-action="higher" onClick={() => descent.step(-10)}>
+                    10 higher
+                  </button>
+                  <button type="button" className="btn" data-action="lower" onClick={() => descent.step(10)}>
+                    10 lower
+                  </button>
+                  <button type="button" className="btn" data-action="off" onClick={() => setOff(true)}>
+                    <span className="reading">{openCount}</span> off
+                  </button>
+                </div>
+              )}
+              {!down && (
+                <button type="button" className="btn btn-halt" data-action="holds" onClick={() => setHolding(true)}>
+                  {stop.kind === 'creep' ? 'It came taut, or something holds' : 'Something holds'}
+                </button>
+              )}
+              {(!held || down) && (
+                <Strap data-action="as-said" onClick={go}>
+                  {down ? 'On to the bench' : strapWords(stop, bundle)}
+                </Strap>
+              )}
+              <div className="mid:hidden">
+                <TakeBack />
+              </div>
+            </div>
+          </>
+        }
+      />
+      <SomethingHolds open={holding} onClose={() => setHolding(false)} descent={descent} />
+      <OffSheet open={off} onClose={() => setOff(false)} />
+      {keys}
+    </>
+  );
+}
+
+const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);

@@ -1,0 +1,138 @@
+import { shortName, type Action } from '@iron-cradle/core';
+import { Check } from 'lucide-react';
+import { Glyph, type GlyphName } from '../../../look/glyphs.tsx';
+import { Paint, Shape } from '../../../look/Shapes.tsx';
+import { Tag } from '../../../look/Tag.tsx';
+import { useJob } from '../../../log/useJob.ts';
+import { Band } from '../../../ui/Band.tsx';
+import { QuantityField } from '../../../ui/QuantityField.tsx';
+import { useState } from 'react';
+import type { Descent } from './useDescent.ts';
+
+/** The height, in mm and in the unit of the hand, and where in the descent it stands. */
+export function StopHead({ descent }: { descent: Descent }) {
+  const { stop, hand, left, stopNumber, tooDeep, planned } = descent;
+  const word = stop.kind === 'start' ? 'Before it moves' : stop.kind === 'creep' ? 'Creep, hand and eye on the line' : stop.kind === 'out' ? 'Everything is off' : stop.kind === 'held' ? 'It holds' : `Stop ${stopNumber}`;
+  return (
+    <div className="border-b-2 border-ink pb-2" aria-live="polite">
+      <p className="text-quiet">
+        {word}
+        {left > 0 && stop.kind !== 'held' ? `, about ${left} more` : ''}
+      </p>
+      <div className="flex items-end justify-between gap-3">
+        <h1 className="reading text-64 font-semibold leading-none [font-stretch:100%]" data-height={stop.pose.f}>
+          {stop.pose.f}
+          <span className="narrow pl-2 text-24"> mm</span>
+        </h1>
+        <p className="pb-1 text-right leading-tight text-quiet">
+          {hand}
+          {planned.pose.f !== stop.pose.f && (
+            <button type="button" className="link block min-h-8 text-16" onClick={descent.plain}>
+              plan says {planned.pose.f}
+            </button>
+          )}
+        </p>
+      </div>
+      {tooDeep && (
+        <p className="flex items-center gap-2 pt-2 font-semibold text-halt">
+          <Shape outcome="bad" size={20} />
+          {tooDeep.name} may hold from {Math.round(tooDeep.limit.lo)} mm: deeper than is safe.
+        </p>
+      )}
+    </div>
+  );
+}
+
+const glyphOf = (action: Action, fitting: string | undefined): GlyphName =>
+  action.type === 'support' ? 'strap' : action.type === 'unclip' ? 'clip' : action.type === 'clear' ? 'obstruction' : ((fitting ?? 'other') as GlyphName);
+const verb: Record<Action['type'], string> = { part: 'Part', unclip: 'Unclip', clear: 'Clear', support: 'Off' };
+
+/** What comes off here: everything ticked as said; a tap unticks what was not done. */
+export function StopList({ descent }: { descent: Descent }) {
+  const { state } = useJob();
+  const { stop, bundle, tags } = descent;
+  if (stop.actions.length === 0) return null;
+  const next = stop.actions.find((a) => !bundle.unticked.includes(a.key))?.key;
+  return (
+    <ul className="ruled" aria-label="to do here">
+      {stop.actions.map((action) => {
+        const done = !bundle.unticked.includes(action.key);
+        const line = state.vehicle.connections.find((c) => `line:${c.id}` === action.key);
+        const name = line?.kind === 'plug' ? 'Unplug' : verb[action.type];
+        return (
+          <li key={action.key}>
+            <button type="button" role="checkbox" aria-checked={done} data-tick={action.key} onClick={() => descent.toggleTick(action.key)} className="flex min-h-16 w-full items-center gap-3 py-1.5 text-left">
+              <Tag number={tags[action.key] ?? null} open={false} />
+              <span className="min-w-0 flex-1">
+                <span className="narrow flex flex-wrap items-center gap-x-2 text-20">
+                  <Glyph name={glyphOf(action, line?.fitting)} size={20} />
+                  {name} {shortName(action.name)}
+                  {action.key === next && <Paint width={40} />}
+                </span>
+                <span className="block leading-tight text-quiet">
+                  {action.hint}
+                  {action.cap && '; cap both ends'}
+                </span>
+              </span>
+              <span aria-hidden className={`grid size-8 shrink-0 place-items-center rounded-[2px] border-2 ${done ? 'border-ink bg-ink text-sheet' : 'border-edge'}`}>
+                {done && <Check size={20} />}
+              </span>
+            </button>
+          </li>
+        );
+      })}
+    </ul>
+  );
+}
+
+/** What a surprise changed, in words. */
+export function Changed({ words }: { words: readonly string[] }) {
+  return words.length > 0 ? <Band>New plan: {words.join('; ')}.</Band> : null;
+}
+
+const GIVES = [20, 40, 60, 100];
+
+/** Nothing lets it go further: what holds, and the ways out of it. */
+export function Held({ descent }: { descent: Descent }) {
+  const { stop, state } = descent;
+  const [more, setMore] = useState<number | null>(null);
+  const first = stop.holders[0];
+  if (!first) return null;
+  const isLine = first.key.startsWith('line:');
+  return (
+    <section aria-label="what holds it" className="grid gap-3 py-3">
+      <p className="narrow flex items-center gap-2 text-24">
+        <Shape outcome="bad" size={28} label="halt" />
+        {shortName(first.name)} holds it at {Math.round(first.limit.lo)}.
+      </p>
+      {isLine ? (
+        <>
+          <p className="text-quiet">Part it here if a hand gets to it. Or free it at another place (a frame clip, its far joint) and say how much more it lets.</p>
+          <button type="button" className="btn" data-action="part-held" onClick={() => void descent.partHere(first.key)}>
+            A hand reaches it: parted here
+          </button>
+          <p className="text-quiet">Freed elsewhere, mm more:</p>
+          <div className="grid grid-cols-4 gap-3">
+            {GIVES.map((mm) => (
+              <button key={mm} type="button" className="btn reading" data-freed={mm} onClick={() => void descent.surprise({ what: 'freed', key: first.key, more: mm })}>
+                {mm}
+              </button>
+            ))}
+          </div>
+          <QuantityField label="or measured" dimension="length" unit="mm" decimals={0} onRead={(v) => setMore(v ? Math.floor(v.lo * 1000) : null)} hint="two fingers, 45 mm, 1 3/4 in" />
+          <button type="button" className="btn" disabled={!more || more < 1} onClick={() => more && void descent.surprise({ what: 'freed', key: first.key, more })}>
+            {more ? `Freed, ${more} mm more` : 'Freed by the measured length'}
+          </button>
+        </>
+      ) : (
+        <>
+          <p className="text-quiet">Take it out of the way, or raise the tank and look again.</p>
+          <button type="button" className="btn" data-action="cleared" onClick={() => void descent.cleared(first.key)}>
+            It is out of the way
+          </button>
+        </>
+      )}
+      {state.pose.f > 0 && <p className="text-quiet">Was it pulled past its slack? Raise, inspect it, and enter it under “something holds”.</p>}
+    </section>
+  );
+}

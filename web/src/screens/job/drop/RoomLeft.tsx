@@ -1,0 +1,59 @@
+import { shortName } from '@iron-cradle/core';
+import { Ladder } from '../../../drawings/ladder/Ladder.tsx';
+import { Tag } from '../../../look/Tag.tsx';
+import type { Descent } from './useDescent.ts';
+
+/** The depth ladder with its look: tap a line that looks tight, part one the plan did not say. */
+export function RoomLeft({ descent }: { descent: Descent }) {
+  const { stop, bundle, state } = descent;
+  const off = state.items.filter((i) => i.kind === 'line' && i.state !== 'closed');
+  if (stop.holders.length === 0 && off.length === 0) return null;
+  const looks = stop.kind !== 'start' && stop.kind !== 'out';
+  return (
+    <section aria-label="room left" className="pb-3 pt-3">
+      {stop.holders.length > 0 && (
+        <div className="flex items-center justify-between gap-3">
+          <p className="text-quiet">{looks ? 'Room left, mm. Tap one that looks tight.' : 'Room left once it moves, mm'}</p>
+          {looks && (
+            <button type="button" className="btn min-h-11 shrink-0 text-16" aria-pressed={bundle.allFist} onClick={descent.toggleFist}>
+              all more than a fist
+            </button>
+          )}
+        </div>
+      )}
+      <Ladder
+        holders={stop.holders}
+        seen={bundle.seen}
+        {...(looks ? { onSeen: descent.cycleSeen } : {})}
+        end={(holder) => {
+          const way = holder.key.startsWith('line:') ? descent.mayPart(holder.key) : null;
+          if (!way) return <span className="w-16 shrink-0" />;
+          const on = bundle.extra[holder.key] !== undefined;
+          return (
+            <button type="button" className="btn my-1 min-h-12 w-16 shrink-0 px-1 text-16" aria-pressed={on} aria-label={`part ${holder.name} here`} data-part={holder.key} onClick={() => descent.toggleExtra(holder.key, way)}>
+              {on ? 'parted' : 'part'}
+            </button>
+          );
+        }}
+      />
+      {stop.needs.length > 0 && looks && (
+        <p className="pt-2 text-quiet">
+          Only guessed: {stop.needs.map((n) => `${shortName(n.name)} needs to let ${n.mm}`).join(', ')} before a hand gets there.
+        </p>
+      )}
+      {off.length > 0 && (
+        <ul className="flex flex-wrap gap-x-4 gap-y-2 pt-3 mid:hidden">
+          {off.map((item) => (
+            <li key={item.key} className="flex items-center gap-2 text-16">
+              <Tag number={item.tag} size="sm" />
+              <span className="[font-stretch:85%]">
+                {shortName(item.name)}
+                {item.capped ? ', capped' : ''}
+              </span>
+            </li>
+          ))}
+        </ul>
+      )}
+    </section>
+  );
+}

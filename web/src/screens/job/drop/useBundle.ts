@@ -1,0 +1,70 @@
+import { type Bodies, type Stop } from '@iron-cradle/core';
+import { useState } from 'react';
+import type { Seen } from '../../../drawings/ladder/Ladder.tsx';
+
+/** What differs from the stop as said, until it is confirmed. */
+export interface Bundle {
+  /** Keys of what was said but not done. */
+  unticked: string[];
+  /** Lines parted that the stop did not say: key → way. */
+  extra: Record<string, string>;
+  seen: Record<string, Seen>;
+  allFist: boolean;
+}
+
+const asSaid: Bundle = { unticked: [], extra: {}, seen: {}, allFist: false };
+
+/** The differences of one stop; they start anew with the next. */
+export function useBundle(stopId: string) {
+  const [kept, setKept] = useState<{ id: string; bundle: Bundle }>({ id: stopId, bundle: asSaid });
+  const bundle = kept.id === stopId ? kept.bundle : asSaid;
+  const set = (next: Partial<Bundle>) => setKept({ id: stopId, bundle: { ...bundle, ...next } });
+  return {
+    bundle,
+    toggleTick: (key: string) => set({ unticked: bundle.unticked.includes(key) ? bundle.unticked.filter((k) => k !== key) : [...bundle.unticked, key] }),
+    toggleExtra: (key: string, way: string) => {
+      const { [key]: had, ...rest } = bundle.extra;
+      set({ extra: had ? rest : { ...bundle.extra, [key]: way } });
+    },
+    cycleSeen: (key: string) => {
+      const next: Record<string, Seen> = { '': 'tight', tight: 'nearly', nearly: null };
+      set({ seen: { ...bundle.seen, [key]: next[bundle.seen[key] ?? '']! } });
+    },
+    toggleFist: () => set({ allFist: !bundle.allFist }),
+  };
+}
+
+const id = (key: string) => key.slice(key.indexOf(':') + 1);
+
+/** The one entry a stop becomes. */
+export function stopBody(stop: Stop, bundle: Bundle, tags: Record<string, number>, wet: (key: string) => boolean): Bodies['stopDone'] {
+  const done = stop.actions.filter((a) => !bundle.unticked.includes(a.key));
+  const off = [
+    ...done.map((a) => ({ key: a.key, ...(a.way ? { way: a.way } : {}) })),
+    ...Object.entries(bundle.extra).map(([key, way]) => ({ key, way })),
+  ].map((o) => (tags[o.key] === undefined ? o : { ...o, tag: tags[o.key]! }));
+  const named = (what: Seen) => Object.keys(bundle.seen).filter((key) => bundle.seen[key] === what).map(id);
+  return {
+    to: stop.pose,
+    off,
+    capped: off.filter((o) => wet(o.key)).map((o) => o.key),
+    look: { asked: stop.kind !== 'start', tight: named('tight'), nearly: named('nearly'), allFist: bundle.allFist, reachable: [] },
+    notDone: bundle.unticked.map((key) => ({ key })),
+  };
+}
+
+/** The words on the strap: as said, or what differs. */
+export function strapWords(stop: Stop, bundle: Bundle): string {
+  const tight = Object.values(bundle.seen).filter((s) => s !== null && s !== undefined).length;
+  const parts = [
+    ...(bundle.unticked.length > 0 ? [`${bundle.unticked.length} not done`] : []),
+    ...(Object.keys(bundle.extra).length > 0 ? [`${Object.keys(bundle.extra).length} more off`] : []),
+    ...(tight > 0 ? [`${tight} tight`] : []),
+    ...(bundle.allFist ? ['all more than a fist'] : []),
+  ];
+  if (parts.length > 0) return `As said, but ${parts.join(', ')}`;
+  if (stop.kind === 'start') return 'All as said';
+  if (stop.kind === 'out') return 'Tank is down';
+  if (stop.kind === 'creep') return `At ${stop.pose.f}, nothing taut`;
+  return 'All as said, nothing tight';
+}

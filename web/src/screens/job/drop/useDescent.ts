@@ -1,0 +1,95 @@
+import { bindings, handUnitNear, nextStop, planChanged, planDescent, stepHeight, stopAt, vapourFrom, type Stop } from '@iron-cradle/core';
+import { useEffect, useMemo, useRef, useState } from 'react';
+import { useJob, useTags } from '../../../log/useJob.ts';
+import { stopBody, useBundle } from './useBundle.ts';
+
+/** Everything the Drop screens show and do, phone and wide alike. */
+export function useDescent() {
+  const { state, jobId, enter } = useJob();
+  const [height, setHeight] = useState<number | null>(null);
+  const [changed, setChanged] = useState<string[]>([]);
+  const planned = useMemo(() => nextStop(state), [state]);
+  const ahead = useMemo(() => planDescent(state), [state]);
+  const stop: Stop = useMemo(() => {
+    if (height === null || height === planned.pose.f) return planned;
+    return stopAt(state, height, height <= planned.pose.f && planned.kind === 'creep' ? 'creep' : 'stop');
+  }, [state, planned, height]);
+  const entries = state.kept.length;
+  const bundle = useBundle(`${entries}/${stop.pose.f}`);
+  const candidates = useMemo(() => [...stop.actions.map((a) => a.key), ...bindings(state).map((b) => b.key)], [stop, state]);
+  const tags = useTags(jobId, candidates);
+  const before = useRef(planned);
+  const watching = useRef(false);
+
+  // After a surprise the change of plan is said in words, until the next entry.
+  useEffect(() => {
+    if (watching.current) {
+      setChanged(planChanged(before.current, planned));
+      watching.current = false;
+    } else setChanged([]);
+    before.current = planned;
+    setHeight(null);
+  }, [entries, planned]);
+
+  const line = (key: string) => state.vehicle.connections.find((c) => `line:${c.id}` === key);
+  const wet = (key: string) => {
+    const found = line(key);
+    return found ? found.wetWhenOpen || found.kind === 'evap' : false;
+  };
+  /** A way a hand may find here though the file is not sure of it. */
+  const mayPart = (key: string): string | null => line(key)?.part.find((way) => way.reachFrom.typ <= stop.pose.f && stop.pose.f <= way.reachTo.typ)?.id ?? line(key)?.part[0]?.id ?? null;
+
+  const confirm = async () => {
+    if (stop.kind === 'held') return;
+    const body = stopBody(stop, bundle.bundle, tags, wet);
+    await enter(stop.kind === 'creep' ? 'crept' : 'stopDone', body);
+  };
+  const surprise = async (body: { what: 'holds' | 'freed'; key: string; name?: string; lets?: number; more?: number }) => {
+    watching.current = true;
+    await enter('surprise', body);
+  };
+  const tautAt = async (key: string, at: number) => {
+    watching.current = true;
+    const body = stopBody({ ...stop, pose: { f: at, r: at } }, bundle.bundle, tags, wet);
+    await enter('crept', { ...body, taut: key });
+  };
+
+  return {
+    state,
+    stop,
+    planned,
+    tags,
+    changed,
+    ...bundle,
+    stopNumber: state.stops.length + 1,
+    left: Math.max(0, ahead.stops.filter((s) => s.kind !== 'out').length - 1),
+    hand: stop.pose.f > 0 ? handUnitNear(stop.pose.f) : null,
+    ghost: useMemo(() => ghostOf(ahead.stops, stop), [ahead, stop]),
+    vapour: vapourFrom(state),
+    step: (by: -10 | 10) => setHeight(stepHeight(stop.pose.f, by, state.vehicle.clear)),
+    plain: () => setHeight(null),
+    tooDeep: stop.pose.f > planned.pose.f && planned.kind !== 'out' ? stop.holders[0] : undefined,
+    mayPart,
+    confirm,
+    surprise,
+    tautAt,
+    cleared: (key: string) => enter('cleared', { key, ...(tags[key] ? { tag: tags[key]! } : {}) }),
+    partHere: (key: string) => {
+      const way = mayPart(key);
+      return enter('stopDone', {
+        to: state.pose,
+        off: [{ key, ...(way ? { way } : {}), ...(tags[key] ? { tag: tags[key]! } : {}) }],
+        capped: wet(key) ? [key] : [],
+        look: { asked: false, tight: [], nearly: [], allFist: false, reachable: [] },
+        notDone: [],
+      });
+    },
+  };
+}
+
+export type Descent = ReturnType<typeof useDescent>;
+
+function ghostOf(stops: readonly Stop[], stop: Stop): number | null {
+  const next = stops.find((s) => s.pose.f > stop.pose.f);
+  return next ? next.pose.f : null;
+}

@@ -1,0 +1,24 @@
+import { rangeInWords, witnessWord } from '@iron-cradle/core';
+import { useJob } from '../../../log/useJob.ts';
+import { WitnessButtons } from '../drain/WitnessButtons.tsx';
+
+/** Ask the vehicle: what narrows the litres before anything is opened. */
+export function PlanWitness() {
+  const { state } = useJob();
+  return (
+    <>
+      <h2 className="text-20">Ask the vehicle</h2>
+      <p className="border-b-2 border-ink pb-3 text-quiet">What is aboard, told a second way.</p>
+      <ul className="ruled py-2">
+        {state.fuel.steps.map((step) => (
+          <li key={step.id} className="flex justify-between gap-3 py-2">
+            <span>{witnessWord[step.kind]}</span>
+            <span className="reading">{rangeInWords(step.said, 1)} L</span>
+          </li>
+        ))}
+        {state.fuel.steps.length === 0 && <li className="py-2 text-quiet">No witness yet: anything from empty to full.</li>}
+      </ul>
+      <WitnessButtons kinds={['dip', 'sinceEmpty']} />
+    </>
+  );
+}

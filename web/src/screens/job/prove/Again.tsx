@@ -1,0 +1,46 @@
+import { complaintOf } from '@iron-cradle/core';
+import { useState } from 'react';
+import { useJob } from '../../../log/useJob.ts';
+import { TextField } from '../../../ui/TextField.tsx';
+
+const results = [
+  { value: 'passed', label: 'Passed' },
+  { value: 'unchanged', label: 'Unchanged' },
+  { value: 'worse', label: 'Worse' },
+] as const;
+
+/** The same test that showed the complaint. */
+export function Again() {
+  const { state, enter } = useJob();
+  const [words, setWords] = useState('');
+  const { complaintTest: before, complaintAgain: again } = state;
+  return (
+    <section aria-label="the complaint’s own test again">
+      <h2 className="text-24">The complaint’s own test again</h2>
+      <p className="text-quiet">
+        {before?.test ?? complaintOf(state.complaint).test}
+        {before?.words ? `; before: ${before.words}` : ''}
+      </p>
+      {again && (
+        <p className="narrow pt-2 text-20">
+          {again.result}
+          {again.words ? `: ${again.words}` : ''}
+        </p>
+      )}
+      {!state.signed && (
+        <>
+          <div className="pt-2">
+            <TextField label="What it reads now (may stay empty)" value={words} onChange={(event) => setWords(event.target.value)} maxLength={400} />
+          </div>
+          <div className="grid grid-cols-3 gap-3 pt-3">
+            {results.map((r) => (
+              <button key={r.value} type="button" className="btn" data-again={r.value} aria-pressed={again?.result === r.value} onClick={() => void enter('complaintAgain', { result: r.value, ...(words.trim() ? { words: words.trim() } : {}) })}>
+                {r.label}
+              </button>
+            ))}
+          </div>
+        </>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,118 @@
+import { jointsToSee, openItems, owed, vapourFrom, type Debt } from '@iron-cradle/core';
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import { useJob } from '../../../log/useJob.ts';
+import { Shape } from '../../../look/Shapes.tsx';
+import { Strap } from '../../../look/Strap.tsx';
+import { useShop } from '../../../net/queries.ts';
+import { Band } from '../../../ui/Band.tsx';
+import { TagSheet } from '../TagSheet.tsx';
+import { TakeBack } from '../TakeBack.tsx';
+import { TankLayout } from '../tank/TankLayout.tsx';
+import { TorqueSheet } from '../refit/TorqueSheet.tsx';
+import { Again } from './Again.tsx';
+import { Fill } from './Fill.tsx';
+import { Identity } from './Identity.tsx';
+import { Joints } from './Joints.tsx';
+import { OwedSheet } from './OwedSheet.tsx';
+
+/** Prove: joint by joint, first fill, the complaint's own test again; then the signature. */
+export default function Prove() {
+  const { state } = useJob();
+  const vapour = vapourFrom(state);
+  const body = (
+    <div className="grid gap-8">
+      <Fill />
+      <Joints keys={jointsToSee(state)} />
+      <Again />
+      <Identity />
+    </div>
+  );
+  return (
+    <TankLayout
+      station="prove"
+      band={vapour ? <Band>{vapour.charAt(0).toUpperCase() + vapour.slice(1)}</Band> : null}
+      stage={() => (
+        <div className="h-full overflow-y-auto p-6">
+          <h1 className="pb-4 text-32">Prove it</h1>
+          {body}
+        </div>
+      )}
+      now={
+        <div className="flex min-h-0 flex-1 flex-col wide:overflow-y-auto">
+          <div className="p-4 mid:hidden">
+            <h1 className="pb-4 text-32">Prove it</h1>
+            {body}
+          </div>
+          <Signing />
+        </div>
+      }
+    />
+  );
+}
+
+/** What is still owed, and the signature. */
+function Signing() {
+  const { state, jobId, enter } = useJob();
+  const navigate = useNavigate();
+  const shop = useShop().data;
+  const [debt, setDebt] = useState<Debt | null>(null);
+  const debts = owed(state, shop ?? undefined);
+  const [tag, setTag] = useState<string | null>(null);
+  const [torque, setTorque] = useState<string | null>(null);
+  const sign = async () => {
+    await enter('signed', {});
+    void navigate(`/jobs/${jobId}/record`);
+  };
+  const open = (d: Debt) => {
+    if (openItems(state).some((i) => i.key === d.key)) setTag(d.key);
+    else if (d.key.startsWith('torque:')) setTorque(`support:${d.key.slice('torque:'.length)}`);
+    else setDebt(d);
+  };
+  if (state.signed)
+    return (
+      <div className="mt-auto p-4">
+        <Strap onClick={() => void navigate(`/jobs/${jobId}/record`)}>Show the record</Strap>
+      </div>
+    );
+  return (
+    <>
+      <section aria-label="still owed" className="flex-1 p-4 wide:p-5">
+        <h2 className="border-b-2 border-ink pb-2 text-24">
+          {debts.length === 0 ? 'Nothing is owed.' : `${debts.length} still owed`}
+        </h2>
+        <ul className="ruled">
+          {debts.map((d) => (
+            <li key={d.key + d.text}>
+              <button type="button" className="flex min-h-14 w-full items-center gap-3 py-1 text-left" data-owed={d.key} onClick={() => open(d)}>
+                <Shape outcome="bad" size={18} label="owed" />
+                {d.text}
+              </button>
+            </li>
+          ))}
+        </ul>
+        {state.deviations.length > 0 && (
+          <>
+            <h3 className="pt-4 text-20">Left off, with a reason</h3>
+            {state.deviations.map((d) => (
+              <p key={d.key} className="py-1">
+                {d.reason}; agreed by {d.who}, due {d.due}
+              </p>
+            ))}
+          </>
+        )}
+      </section>
+      <div className="sticky bottom-0 grid gap-3 border-t border-rule bg-sheet p-4 wide:px-5">
+        <Strap data-action="sign" onClick={() => void sign()} waitsFor={debts[0] ? debts[0].text : undefined}>
+          Sign the job
+        </Strap>
+        <div className="mid:hidden">
+          <TakeBack />
+        </div>
+      </div>
+      <OwedSheet debt={debt} onClose={() => setDebt(null)} />
+      <TagSheet item={tag} onClose={() => setTag(null)} />
+      <TorqueSheet item={torque} onClose={() => setTorque(null)} />
+    </>
+  );
+}

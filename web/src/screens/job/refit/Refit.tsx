@@ -1,0 +1,131 @@
+import { bindings, holdersAt, nextUp, shortName, splitKey, testStop, vapourFrom, type UpItem } from '@iron-cradle/core';
+import { useMemo, useState } from 'react';
+import { useNavigate } from 'react-router';
+import { useKeys } from '../../../app/keys.tsx';
+import { Hang } from '../../../drawings/hang/Hang.tsx';
+import { useJob } from '../../../log/useJob.ts';
+import { Strap } from '../../../look/Strap.tsx';
+import { Band } from '../../../ui/Band.tsx';
+import { GateRail } from '../GateRail.tsx';
+import { OffSheet } from '../OffSheet.tsx';
+import { TakeBack } from '../TakeBack.tsx';
+import { TankLayout } from '../tank/TankLayout.tsx';
+import { TagSheet } from '../TagSheet.tsx';
+import { UpList } from './UpList.tsx';
+import { TestStop } from './TestStop.tsx';
+import { TorqueSheet } from './TorqueSheet.tsx';
+
+/** Refit: stop by stop upwards, every joint made singly, first what is lost from reach next. */
+export default function Refit() {
+  const { state, jobId, enter } = useJob();
+  const navigate = useNavigate();
+  const [off, setOff] = useState(false);
+  const [tag, setTag] = useState<string | null>(null);
+  const [torque, setTorque] = useState<string | null>(null);
+  const stop = useMemo(() => nextUp(state), [state]);
+  const test = useMemo(() => testStop(state), [state]);
+  const mustRaise = state.pose.f > stop.pose.f;
+  const item = mustRaise ? undefined : stop.items[0];
+  const rest = stop.items.length === 0 && !mustRaise;
+  const gateDue = rest && !state.gates[4].passed && (stop.kind === 'test' || stop.kind === 'home');
+  const tested = state.findings.some((f) => f.what === 'test stop');
+  const testDue = rest && state.gates[4].passed !== null && !tested && state.pose.f === test && (test ?? 0) > 0;
+  const finished = rest && stop.kind === 'home' && !gateDue;
+  const make = async (it: UpItem) => {
+    const body = { key: it.key, ...(it.way ? { way: it.way } : {}) };
+    if (splitKey(it.key).kind === 'line') await enter('made', body);
+    else await enter('restored', body);
+    if (splitKey(it.key).kind === 'support') setTorque(it.key);
+  };
+  const raise = () => enter('moved', { to: stop.pose, why: 'raised' });
+  const go = () => {
+    if (!state.out) return void navigate(`/jobs/${jobId}/drop`);
+    if (finished) return void navigate(`/jobs/${jobId}/prove`);
+    if (item) return void make(item);
+    if (mustRaise) void raise();
+  };
+  const keys = useKeys([
+    { key: 'Enter', does: 'the next one is home, or raise', run: go },
+    { key: 'o', does: 'what is off', run: () => setOff(true) },
+    { key: '0–9', does: 'a tag’s number opens it', run: () => undefined },
+  ]);
+  const vapour = vapourFrom(state);
+  const holders = holdersAt(bindings(state), state.pose.f);
+  const word = stop.kind === 'test' ? 'Test stop' : stop.kind === 'home' ? 'Home' : 'On the way up';
+  return (
+    <>
+      <TankLayout
+        station="refit"
+        band={vapour ? <Band>{vapour.charAt(0).toUpperCase() + vapour.slice(1)}: device up on the cart, not in the pit; no charging</Band> : null}
+        stage={(size) => <Hang state={state} stop={{ pose: state.pose, holders, actions: [] }} ghost={mustRaise ? stop.pose.f : null} {...size} />}
+        now={
+          gateDue ? (
+            <div className="min-h-0 flex-1 overflow-y-auto">
+              <GateRail gate={4} pass="Gate 4: key may be turned" onPassed={() => undefined} />
+            </div>
+          ) : testDue ? (
+            <TestStop />
+          ) : (
+            <>
+              <div className="min-h-0 flex-1 overflow-y-auto px-4 pt-3 wide:px-5">
+                <div className="border-b-2 border-ink pb-2" aria-live="polite">
+                  <p className="flex justify-between gap-3 text-quiet">
+                    <span>{word}</span>
+                    {test !== null && !state.gates[4].passed && test > 0 && <span>test stop at {test}</span>}
+                  </p>
+                  <h1 className="reading text-64 font-semibold leading-none" data-height={stop.pose.f}>
+                    {stop.pose.f}
+                    <span className="narrow pl-2 text-24"> mm</span>
+                  </h1>
+                </div>
+                {!state.out && <p className="py-3 text-quiet">The tank has not been down yet. Its way up begins on the bench.</p>}
+                {finished ? (
+                  <p className="narrow py-4 text-24">Everything that came off is back or put off. Now prove it, joint by joint.</p>
+                ) : (
+                  <UpList items={stop.items} state={state} here={!mustRaise} onTag={setTag} />
+                )}
+                {stop.lostNext && !finished && (
+                  <p className="py-2 text-quiet">
+                    Lost from reach next: {shortName(stop.lostNext.name)}, above {stop.lostNext.by} mm.
+                  </p>
+                )}
+              </div>
+              <div className="sticky bottom-0 grid gap-3 border-t border-rule bg-sheet p-4 wide:px-5">
+                {item && (
+                  <p className="leading-tight" aria-live="polite">
+                    <span className="narrow block text-20">
+                      {shortName(item.name)}
+                      {item.tag ? ` ${item.tag}` : ''}: {item.hint}.
+                    </span>
+                    {item.by !== null && <span className="text-quiet">{item.sure ? `Higher than ${item.by} no hand gets there.` : `Only guessed: reach it here, or go 10 lower and try again.`}</span>}
+                  </p>
+                )}
+                <div className="grid grid-cols-3 gap-3">
+                  <button type="button" className="btn" disabled={!item} onClick={() => item && void enter('deferred', { key: item.key, until: 'the tank is home' })}>
+                    Can’t yet
+                  </button>
+                  <button type="button" className="btn" data-action="lower" disabled={!state.out} onClick={() => void enter('moved', { to: { f: Math.min(state.vehicle.clear, state.pose.f + 10), r: Math.min(state.vehicle.clear, state.pose.r + 10) }, why: 'lowered' })}>
+                    10 lower
+                  </button>
+                  <button type="button" className="btn" onClick={() => setOff(true)}>
+                    <span className="reading">{state.items.filter((i) => i.state !== 'closed' && i.state !== 'deviation').length}</span> off
+                  </button>
+                </div>
+                <Strap data-action="up" onClick={go}>
+                  {!state.out ? 'Go to the way down' : finished ? 'Prove it' : item ? `${item.tag ? `${item.tag} ` : ''}${shortName(item.name)} is home` : `Raise to ${stop.pose.f}`}
+                </Strap>
+                <div className="mid:hidden">
+                  <TakeBack />
+                </div>
+              </div>
+            </>
+          )
+        }
+      />
+      <OffSheet open={off} onClose={() => setOff(false)} />
+      <TagSheet item={tag} onClose={() => setTag(null)} />
+      <TorqueSheet item={torque} onClose={() => setTorque(null)} />
+      {keys}
+    </>
+  );
+}

@@ -1,0 +1,40 @@
+import { shortName, type JobState, type UpItem } from '@iron-cradle/core';
+import { Glyph, type GlyphName } from '../../../look/glyphs.tsx';
+import { Paint } from '../../../look/Shapes.tsx';
+import { Tag } from '../../../look/Tag.tsx';
+
+interface UpListProps {
+  items: readonly UpItem[];
+  state: JobState;
+  /** Does the tank hang at this stop already? */
+  here: boolean;
+  onTag: (key: string) => void;
+}
+
+/** What is made at this stop, the first to be lost from reach first. */
+export function UpList({ items, state, here, onTag }: UpListProps) {
+  return (
+    <ol className="ruled" aria-label="to make here">
+      {items.map((item, i) => {
+        const line = state.vehicle.connections.find((c) => `line:${c.id}` === item.key);
+        const glyph: GlyphName = line?.fitting ?? (item.key.startsWith('support') ? 'strap' : item.key.startsWith('clip') ? 'clip' : 'obstruction');
+        return (
+          <li key={item.key}>
+            <button type="button" className="flex min-h-16 w-full items-center gap-3 py-1.5 text-left" onClick={() => onTag(item.key)}>
+              <Tag number={item.tag} />
+              <span className="min-w-0 flex-1">
+                <span className="narrow flex flex-wrap items-center gap-x-2 text-20">
+                  <Glyph name={glyph} size={20} />
+                  {shortName(item.name)}
+                  {i === 0 && here && <Paint width={42} />}
+                </span>
+                <span className="block leading-tight text-quiet">{item.hint}</span>
+              </span>
+              <span className={`shrink-0 text-right text-16 ${item.lastChance ? 'font-bold' : ''}`}>{item.lastChance ? 'last chance here' : item.by !== null ? `by ${item.by}` : ''}</span>
+            </button>
+          </li>
+        );
+      })}
+    </ol>
+  );
+}

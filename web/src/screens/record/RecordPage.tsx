@@ -1,0 +1,154 @@
+import { entryInWords, gateTitles, judgeGate, nameOf, outcomeWord, stations, type GateNumber } from '@iron-cradle/core';
+import { format } from 'date-fns';
+import type { ReactNode } from 'react';
+import { Well } from '../../drawings/well/Well.tsx';
+import { Shape } from '../../look/Shapes.tsx';
+import { Code } from './Code.tsx';
+import type { JobRecord } from './recordOf.ts';
+
+/** The record: five sentences, the well, then tables. Made from the job's file alone; prints on one or two pages. */
+export function RecordPage({ record }: { record: JobRecord }) {
+  const { state, file, name, chords } = record;
+  const when = (iso: string) => format(new Date(iso), 'd MMMM yyyy, H:mm');
+  const out = state.containers.reduce((sum, c) => sum + c.litres, 0);
+  const suspect = state.containers.filter((c) => !c.clean).reduce((sum, c) => sum + c.litres, 0);
+  return (
+    <article className="mx-auto max-w-[51.5rem] bg-sheet px-5 py-8 text-ink mid:px-16 mid:py-14 print:p-0" data-record>
+      <header className="flex items-baseline justify-between gap-4">
+        <h1 className="text-32">{record.title}</h1>
+        <p className="reading shrink-0">job {file.job.number}</p>
+      </header>
+      <p className="text-quiet">
+        {[file.shop.name, format(new Date(state.openedAt), 'd MMMM yyyy'), state.identity ? `${state.identity.mileage.toLocaleString('en').replaceAll(',', ' ')} ${state.identity.unit}` : null, state.identity ? `plate ${state.identity.plate}` : null].filter(Boolean).join(' · ')}
+      </p>
+      {!state.signed && <p className="narrow pt-2 text-20 text-halt">Not signed. What is owed stands in the job.</p>}
+      {state.deviations.length > 0 && (
+        <Part title="Left off, with a reason">
+          {state.deviations.map((d) => (
+            <p key={d.key + d.reason}>
+              {d.reason}; agreed by {d.who}, due {d.due} ({name(d.by)})
+            </p>
+          ))}
+        </Part>
+      )}
+      <p className="border-b-2 border-ink py-5 text-20 leading-relaxed">{record.sentences.join(' ')}</p>
+      <div className="grid gap-8 pt-6 mid:grid-cols-[19rem_minmax(0,1fr)]">
+        <Well chords={chords} here={state.pose.f} clear={state.vehicle.clear} station="prove" done={state.signed ? stations : []} up={state.out} width={280} height={430} />
+        <div className="min-w-0">
+          <table className="w-full text-left text-16">
+            <thead>
+              <tr className="border-b border-rule">
+                {['Joint', 'seen', 'by'].map((h) => (
+                  <th key={h} className="py-2 pr-3 font-bold [font-stretch:85%]">
+                    {h}
+                  </th>
+                ))}
+              </tr>
+            </thead>
+            <tbody>
+              {state.joints.map((joint) => (
+                <tr key={joint.key} className="border-b border-rule">
+                  <td className="py-2 pr-3">
+                    {state.items.find((i) => i.key === joint.key)?.tag ?? ''} {nameOf(state, joint.key)}
+                  </td>
+                  <td className="py-2 pr-3">
+                    <span className="flex items-center gap-2">
+                      <Shape outcome={joint.verdict.outcome} size={16} />
+                      {joint.seen}
+                      {joint.checks.includes('wet') ? ', wet behind' : ''}
+                    </span>
+                  </td>
+                  <td className="py-2">{name(joint.by)}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+          <Part title="Straps">
+            {state.torques.map((t) => (
+              <p key={t.key}>
+                {nameOf(state, t.key)}: {t.asWritten}
+                {t.verdict.reasons[0]?.limit ? `; file ${t.verdict.reasons[0].limit}` : `; ${t.verdict.reasons[0]?.text ?? ''}`}
+              </p>
+            ))}
+            {state.torques.length === 0 && <p>No torque written.</p>}
+          </Part>
+          <Part title="Fuel">
+            <p>
+              out {Math.round(out * 10) / 10} L in {state.containers.length} {state.containers.length === 1 ? 'can' : 'cans'} · back {state.filled} L{suspect > 0 ? ` · kept ${suspect} L as suspect` : ''}
+            </p>
+          </Part>
+        </div>
+      </div>
+      <div className="grid gap-x-8 mid:grid-cols-2">
+        <Part title="Gates">
+          {([1, 2, 3, 4] as GateNumber[]).map((gate) => {
+            const passed = state.gates[gate].passed;
+            const excepted = judgeGate(state, gate).filter((j) => j.excepted);
+            return (
+              <p key={gate}>
+                {gate}, {gateTitles[gate]}: {passed ? `${name(passed.by)}, ${format(new Date(passed.at), 'H:mm')}` : 'not passed'}
+                {excepted.map((j) => `; ${j.item.short} excepted by ${name(j.excepted!.lead)}: ${j.excepted!.reason}`)}
+              </p>
+            );
+          })}
+        </Part>
+        <Part title="Findings">
+          {state.findings.map((f, i) => (
+            <p key={i}>
+              {outcomeWord[f.verdict]}: {f.what}, {f.where}
+              {f.note ? `; ${f.note}` : ''}
+            </p>
+          ))}
+          {state.findings.length === 0 && <p>None written.</p>}
+        </Part>
+        {state.flags.length > 0 && (
+          <Part title="Went otherwise than said">
+            {state.flags.map((f, i) => (
+              <p key={i}>
+                {f.text} ({name(f.by)}, {format(new Date(f.at), 'H:mm')})
+              </p>
+            ))}
+          </Part>
+        )}
+        {state.addenda.length > 0 && (
+          <Part title="Addenda">
+            {state.addenda.map((a, i) => (
+              <p key={i}>
+                {a.text} ({name(a.by)}, {when(a.at)})
+              </p>
+            ))}
+          </Part>
+        )}
+      </div>
+      <footer className="mt-6 grid grid-cols-[1fr_auto] gap-6 border-t-2 border-ink pt-4">
+        <div>
+          <p className="text-quiet">Signed</p>
+          <p className="narrow text-20">{state.signed ? `${name(state.signed.by)}, ${when(state.signed.at)}` : 'not yet'}</p>
+          <p className="pt-3 text-16 text-quiet">
+            Log of {file.chain.length} entries, chain <span className="reading">{`${file.chain.last.slice(0, 4)}…${file.chain.last.slice(-4)}`}</span>. The service information for the vehicle and local codes come before this record.
+          </p>
+        </div>
+        <Code text={`iron-cradle job ${file.job.number} ${file.job.id} ${file.chain.last}`} />
+      </footer>
+      <details className="no-print pt-6">
+        <summary className="min-h-11 cursor-pointer text-quiet underline">the whole log, {state.kept.length} entries that count</summary>
+        <ol className="ruled pt-2 text-16">
+          {state.kept.map((entry) => (
+            <li key={entry.id} className="flex gap-4 py-1.5">
+              <span className="reading w-14 shrink-0">{format(new Date(entry.at), 'H:mm')}</span>
+              <span className="w-20 shrink-0 text-quiet">{name(entry.by)}</span>
+              <span>{entryInWords(state, entry)}</span>
+            </li>
+          ))}
+        </ol>
+      </details>
+    </article>
+  );
+}
+
+const Part = ({ title, children }: { title: string; children: ReactNode }) => (
+  <section className="pt-5 text-16">
+    <h2 className="pb-1 text-20">{title}</h2>
+    {children}
+  </section>
+);

@@ -1,0 +1,46 @@
+import { useQuery } from '@tanstack/react-query';
+import { useParams } from 'react-router';
+import { Missing } from '../../app/Missing.tsx';
+import { TopBar } from '../../app/TopBar.tsx';
+import { ApiProblem, get } from '../../net/api.ts';
+import { useLine } from '../../log/line.ts';
+import { Addendum } from './Addendum.tsx';
+import { RecordPage } from './RecordPage.tsx';
+import { recordOf, type JobFile } from './recordOf.ts';
+
+/** The record on the screen, with what can be done with it. */
+export default function RecordScreen() {
+  const { jobId = '' } = useParams();
+  const waiting = useLine().waiting;
+  const file = useQuery({ queryKey: ['file', jobId, waiting], queryFn: () => get<JobFile>(`/jobs/${jobId}/file`) });
+  if (file.error instanceof ApiProblem && file.error.status === 404) return <Missing what="job" />;
+  const record = file.data ? recordOf(file.data) : null;
+  const save = () => {
+    const url = URL.createObjectURL(new Blob([JSON.stringify(file.data, null, 1)], { type: 'application/json' }));
+    const link = Object.assign(document.createElement('a'), { href: url, download: `job-${file.data!.job.number}.json` });
+    link.click();
+    URL.revokeObjectURL(url);
+  };
+  return (
+    <>
+      <TopBar title="Record" hint={record?.state.name} to="/" />
+      <main className="pb-10 print:pb-0">
+        {!record && <p className="p-6 text-quiet">{file.isError ? `${file.error.message} The record is made from the server’s log; it opens once the server is back.` : 'Opening the record…'}</p>}
+        {record && (
+          <>
+            <div className="no-print mx-auto grid max-w-[51.5rem] gap-3 p-4 mid:grid-cols-3">
+              <button type="button" className="btn" onClick={() => window.print()}>
+                Print it
+              </button>
+              <button type="button" className="btn" onClick={save}>
+                Save the job file
+              </button>
+              <Addendum jobId={jobId} signed={record.state.signed !== null} onDone={() => void file.refetch()} />
+            </div>
+            <RecordPage record={record} />
+          </>
+        )}
+      </main>
+    </>
+  );
+}

@@ -1,0 +1,52 @@
+import { chords, foldJob, shortName, type Chord, type Entry, type JobState } from '@iron-cradle/core';
+
+/** A whole job as one JSON document, as the server writes it. */
+export interface JobFile {
+  format: 'iron-cradle-job';
+  version: 1;
+  job: { id: string; number: number };
+  shop: { name: string };
+  people: Record<string, string>;
+  chain: { length: number; last: string };
+  entries: (Entry & { seq: number; hash: string })[];
+}
+
+export interface JobRecord {
+  state: JobState;
+  title: string;
+  sentences: string[];
+  chords: Chord[];
+  name: (id: string) => string;
+  file: JobFile;
+}
+
+const resultWords = { passed: 'passed', unchanged: 'is unchanged', worse: 'is worse' };
+const litres = (n: number) => `${Math.round(n * 10) / 10} L`;
+
+/** Everything the record shows, from the job's file alone. */
+export function recordOf(file: JobFile): JobRecord | null {
+  const state = foldJob(null, file.entries);
+  if (!state) return null;
+  const name = (id: string) => file.people[id] ?? id;
+  const lines = state.items.filter((i) => i.kind === 'line');
+  const closed = lines.filter((i) => i.state === 'closed').length;
+  const dry = state.joints.filter((j) => j.verdict.outcome === 'good').length;
+  const out = state.containers.reduce((sum, c) => sum + c.litres, 0);
+  const bad = state.findings.filter((f) => f.verdict === 'bad').map((f) => f.what);
+  const test = state.complaintTest;
+  const again = state.complaintAgain;
+  const sentences = [
+    test ? `The test for the complaint was ${test.test}; ${test.result === 'shown' ? 'it showed the fault' : test.result === 'notShown' ? 'it did not show a fault' : 'it was not run'}${test.words ? ` (${test.words})` : ''}.` : 'The complaint’s own test was not recorded.',
+    bad.length > 0 ? `Found bad: ${bad.join(', ')}.` : 'Nothing was found bad on the bench.',
+    `${litres(out)} came out and ${litres(state.filled)} went back.`,
+    lines.length === 0 ? 'No line was parted.' : `${lines.length} ${lines.length === 1 ? 'end was' : 'ends were'} parted and ${closed} ${closed === 1 ? 'is' : 'are'} closed; ${dry} ${dry === 1 ? 'joint was' : 'joints were'} seen dry with fuel behind.`,
+    again ? `After the repair the same test ${resultWords[again.result]}${again.words ? `: ${again.words}` : ''}.` : 'The same test was not run again.',
+  ];
+  return { state, title: `${state.name}, ${titleOf(state)}`, sentences, chords: chords(state), name, file };
+}
+
+function titleOf(state: JobState): string {
+  const replaced = Object.keys(state.replaced).map((key) => shortName(state.vehicle.connections.find((c) => `line:${c.id}` === key)?.name ?? key));
+  if (replaced.length > 0) return `${replaced.join(' and ')} replaced`;
+  return state.deepest > 0 ? 'tank lowered and refitted' : 'tank looked at';
+}

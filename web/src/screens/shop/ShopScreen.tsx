@@ -1,0 +1,118 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { useForm } from 'react-hook-form';
+import { TopBar } from '../../app/TopBar.tsx';
+import { Strap } from '../../look/Strap.tsx';
+import { call } from '../../net/api.ts';
+import { useMe, usePeople, useShop, useSignOut, type Shop } from '../../net/queries.ts';
+import { Choice } from '../../ui/Choice.tsx';
+import { TextField } from '../../ui/TextField.tsx';
+
+/** The shop's own rules and people. The lead changes them; everybody sees them. */
+export default function ShopScreen() {
+  const me = useMe().data?.person;
+  const shop = useShop();
+  const people = usePeople();
+  const signOut = useSignOut();
+  const lead = me?.role === 'lead';
+  return (
+    <>
+      <TopBar title={shop.data?.name ?? 'The shop'} hint="the shop" to="/" />
+      <main className="mx-auto grid max-w-5xl gap-10 p-4 mid:grid-cols-2 mid:p-9">
+        <section>
+          <h1 className="pb-4 text-32">{me?.name}</h1>
+          <button type="button" className="btn mb-8 w-full" onClick={() => signOut.mutate()}>
+            Sign out
+          </button>
+          <h2 className="pb-2 text-24">Who works here</h2>
+          <ul className="ruled border-y border-rule">
+            {people.data?.map((p) => (
+              <li key={p.id} className="flex justify-between py-3">
+                <span className="narrow text-20">{p.name}</span>
+                <span className="text-quiet">{p.signsIn ? p.role : 'named in a record'}</span>
+              </li>
+            ))}
+          </ul>
+          {lead && <AddPerson />}
+        </section>
+        {shop.data && <Rules key={JSON.stringify(shop.data)} shop={shop.data} may={lead} />}
+      </main>
+    </>
+  );
+}
+
+function AddPerson() {
+  const client = useQueryClient();
+  const [role, setRole] = useState<'technician' | 'lead'>('technician');
+  const form = useForm({ defaultValues: { name: '', pin: '' } });
+  const { errors } = form.formState;
+  const add = useMutation({
+    mutationFn: (body: { name: string; pin: string }) => call('POST', '/people', { ...body, role }),
+    onSuccess: async () => {
+      form.reset();
+      await client.invalidateQueries({ queryKey: ['people'] });
+    },
+  });
+  return (
+    <form noValidate className="grid gap-3 pt-6" onSubmit={(event) => void form.handleSubmit((v) => add.mutate(v))(event)}>
+      <h3 className="text-20">Add somebody</h3>
+      <TextField label="Name" error={errors.name?.message} {...form.register('name', { validate: (v) => v.trim().length > 0 || 'Expected a name.' })} />
+      <TextField label="PIN, four to eight digits" inputMode="numeric" autoComplete="off" error={errors.pin?.message} {...form.register('pin', { pattern: { value: /^\d{4,8}$/, message: 'Expected four to eight digits.' } })} />
+      <Choice label="As" value={role} onChoose={setRole} options={[{ value: 'technician', label: 'Technician' }, { value: 'lead', label: 'Lead' }]} />
+      <p role="alert" className="min-h-6 font-semibold text-halt">
+        {add.error?.message ?? ''}
+      </p>
+      <button type="submit" className="btn">
+        Add
+      </button>
+    </form>
+  );
+}
+
+function Rules({ shop, may }: { shop: Shop; may: boolean }) {
+  const client = useQueryClient();
+  const [bays, setBays] = useState(shop.bays);
+  const form = useForm({ defaultValues: { name: shop.name, alone: String(shop.alone), two: String(shop.two) } });
+  const { errors } = form.formState;
+  const save = useMutation({
+    mutationFn: (v: { name: string; alone: string; two: string }) => call('PUT', '/shop', { name: v.name, alone: Number(v.alone.replace(',', '.')), two: Number(v.two.replace(',', '.')), bays }),
+    onSuccess: () => client.invalidateQueries({ queryKey: ['shop'] }),
+  });
+  const kilograms = (v: string) => /^\d+([.,]\d+)?$/.test(v.trim()) || 'Expected kilograms, as 25.';
+  return (
+    <form noValidate className="grid gap-4 self-start" onSubmit={(event) => void form.handleSubmit((v) => save.mutate(v))(event)}>
+      <h2 className="text-24">The shop’s own rules</h2>
+      <fieldset disabled={!may} className="grid gap-4">
+        <TextField label="Name of the shop" error={errors.name?.message} {...form.register('name', { validate: (v) => v.trim().length > 0 || 'Expected a name.' })} />
+        <div className="grid grid-cols-2 gap-3">
+          <TextField label="One may take off a jack, kg" inputMode="decimal" error={errors.alone?.message} {...form.register('alone', { validate: kilograms })} />
+          <TextField label="Two may take off a jack, kg" inputMode="decimal" error={errors.two?.message} {...form.register('two', { validate: kilograms })} />
+        </div>
+        {bays.map((bay, i) => (
+          <div key={i} className="grid gap-2">
+            <TextField label={`Bay ${i + 1}`} value={bay.name} onChange={(event) => setBays(bays.map((b, k) => (k === i ? { ...b, name: event.target.value } : b)))} />
+            <Choice
+              label=""
+              value={bay.kind}
+              columns="grid-cols-3"
+              onChoose={(kind) => setBays(bays.map((b, k) => (k === i ? { ...b, kind } : b)))}
+              options={[{ value: 'two-post', label: 'Two-post' }, { value: 'flat', label: 'Flat' }, { value: 'pit', label: 'Pit' }]}
+            />
+          </div>
+        ))}
+        <div className="grid grid-cols-2 gap-3">
+          <button type="button" className="btn" disabled={bays.length >= 4} onClick={() => setBays([...bays, { name: `Bay ${bays.length + 1}`, kind: 'flat' }])}>
+            One bay more
+          </button>
+          <button type="button" className="btn" disabled={bays.length <= 1} onClick={() => setBays(bays.slice(0, -1))}>
+            One bay less
+          </button>
+        </div>
+      </fieldset>
+      <p role="alert" className="min-h-6 font-semibold text-halt">
+        {save.error?.message ?? ''}
+      </p>
+      {may ? <Strap type="submit">{save.isSuccess ? 'Kept' : 'Keep the rules'}</Strap> : <p className="text-quiet">The lead changes these.</p>}
+    </form>
+  );
+}

@@ -1,0 +1,35 @@
+import tailwindcss from '@tailwindcss/vite';
+import react from '@vitejs/plugin-react';
+import { fileURLToPath } from 'node:url';
+import { defineConfig } from 'vite';
+import { VitePWA } from 'vite-plugin-pwa';
+
+export default defineConfig({
+  root: fileURLToPath(new URL('.', import.meta.url)),
+  build: { outDir: 'dist', emptyOutDir: true, target: 'es2022', sourcemap: false },
+  server: { proxy: { '/api': 'http://127.0.0.1:4173' } },
+  plugins: [
+    react(),
+    tailwindcss(),
+    VitePWA({
+      registerType: 'autoUpdate',
+      injectRegister: null,
+      manifest: {
+        name: 'Iron Cradle',
+        short_name: 'Iron Cradle',
+        description: 'Fuel tank jobs, stop by stop.',
+        theme_color: '#0B4B63',
+        background_color: '#E4E8E5',
+        display: 'standalone',
+        icons: [{ src: '/icon.svg', sizes: 'any', type: 'image/svg+xml' }],
+      },
+      workbox: {
+        globPatterns: ['**/*.{js,css,html,woff2,svg}'],
+        navigateFallback: '/index.html',
+        navigateFallbackDenylist: [/^\/api\//],
+        // The log has its own way to the server; nothing of it is kept by the worker.
+        runtimeCaching: [],
+      },
+    }),
+  ],
+});

@@ -131,6 +131,6 @@ export function judgeGate(state: JobState, gate: GateNumber, shop: ShopKilograms
 
 function answered(item: GateItem, value: string | undefined): Verdict {
   const answer = item.answers.find((a) => a.value === value);
-  if (!answer) return { outcome: 'unknown', reasons: [{ text: 'not answered yet', basis: shopRule }], next: [item.question] };
+  if (!answer) return { outcome: 'unknown', reasons: [{ text: 'not answered yet', basis: shopRule }], next: [] };
   return { outcome: answer.outcome, reasons: [{ text: answer.says, basis: commonPractice }], next: answer.next ? [answer.next] : [] };
 }

@@ -26,4 +26,4 @@ export function nameOf(state: Pick<JobState, 'vehicle' | 'extras' | 'items'>, ke
 }
 
 /** A line's short name: “feed line” → “feed”, for tags and bars. */
-export const shortName = (name: string): string => name.replace(/ (line|hose|strap|carrier)$/, '').replace(/^pump and sender /, '');
+export const shortName = (name: string): string => name.replace(/ (line|hose|carrier)$/, '').replace(/^pump and sender /, '').replace(/^ground strap$/, 'ground');

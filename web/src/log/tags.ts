@@ -25,12 +25,16 @@ export async function ensureBlock(jobId: string): Promise<void> {
 
 /**
  * Reserves a number for each key, once: the same thing keeps its number in this job and no number is used twice.
+ *
+ * @param taken numbers that stand in the log
  */
-export async function reserve(jobId: string, keys: readonly string[]): Promise<Record<string, number>> {
+export async function reserve(jobId: string, keys: readonly string[], taken: readonly number[]): Promise<Record<string, number>> {
   const tx = (await store()).transaction('tags', 'readwrite');
   const now = (await tx.store.get(jobId)) ?? { jobId, block: null, used: 0, byKey: {} };
   for (const key of keys) {
     if (now.byKey[key] !== undefined) continue;
+    // Numbers already in the log stay theirs, also in a job that was taken in from elsewhere.
+    while (taken.includes(numberOf(now.block ?? 0, now.used))) now.used += 1;
     now.byKey[key] = numberOf(now.block ?? 0, now.used);
     now.used += 1;
   }

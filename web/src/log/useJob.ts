@@ -49,13 +49,19 @@ export function useEnter(jobId: string): { enter: Enter; problem: string | null 
 }
 
 /** Numbers for things that will come off, reserved when they are first shown. */
-export function useTags(jobId: string, keys: readonly string[]): Record<string, number> {
+export function useTags(state: JobState, keys: readonly string[]): Record<string, number> {
   const [tags, setTags] = useState<Record<string, number>>({});
   const wanted = useMemo(() => keys.join(' '), [keys]);
   useEffect(() => {
     let current = true;
-    if (wanted) void reserve(jobId, wanted.split(' ')).then((byKey) => current && setTags(byKey));
+    if (wanted) void reserve(state.jobId, wanted.split(' '), tagsIn(state)).then((byKey) => current && setTags({ ...byKey, ...paintedIn(state) }));
     return () => void (current = false);
-  }, [jobId, wanted]);
+  }, [state, wanted]);
   return tags;
 }
+
+/** Numbers that stand in the log. */
+export const tagsIn = (state: JobState): number[] => state.items.flatMap((item) => (item.tag === null ? [] : [item.tag]));
+
+/** What already carries a number keeps it, whichever device painted it. */
+const paintedIn = (state: JobState): Record<string, number> => Object.fromEntries(state.items.flatMap((item) => (item.tag === null ? [] : [[item.key, item.tag]])));

@@ -17,7 +17,7 @@ export function Strap({ children, waitsFor, progress, className = '', ...rest }:
       {...rest}
       aria-disabled={waits || rest.disabled || undefined}
       onClick={waits ? undefined : rest.onClick}
-      className={`relative flex min-h-[72px] w-full items-center justify-center gap-3 px-12 py-2 text-center text-24 font-bold leading-tight [font-stretch:82%] ${
+      className={`relative flex min-h-[72px] w-full items-center justify-center gap-3 px-10 py-2 text-center text-24 font-bold leading-tight [font-stretch:75%] ${
         waits ? 'border-2 border-dashed border-edge bg-sheet text-quiet' : 'bg-work text-on-work active:brightness-110'
       } ${className}`}
     >

@@ -4,7 +4,7 @@
 export function Tag({ number, open = true, size = 'md' }: { number: number | null; open?: boolean; size?: 'sm' | 'md' }) {
   const text = number === null ? '–' : String(number);
   const h = size === 'sm' ? 24 : 32;
-  const w = (size === 'sm' ? 28 : 36) + text.length * (size === 'sm' ? 8 : 11);
+  const w = (size === 'sm' ? 20 : 28) + text.length * (size === 'sm' ? 10 : 13);
   return (
     <svg width={w} height={h} viewBox={`0 0 ${w} ${h}`} role="img" aria-label={`tag ${text}`} className="shrink-0">
       <TagShape number={text} open={open} w={w} h={h} />

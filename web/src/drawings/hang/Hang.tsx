@@ -46,7 +46,7 @@ export function Hang({ state, stop, ghost, width, height }: HangProps) {
           <path d={tankPath(tank)} fill="var(--sheet)" stroke="none" />
           <Fuel at={at} state={state} hatch={hatch} />
           <path d={tankPath(tank)} fill="none" stroke="var(--ink)" strokeWidth="3" strokeLinejoin="round" />
-          <Jack x={tank.x + tank.width / 2} y={tank.y + tank.height} floor={height - 34} />
+          <Jack x={tank.x + tank.width / 2} y={tank.y + tank.height} floor={height - 36} />
         </g>
         {at.parted.map((p) => (
           <Stub key={p.id} {...p} />
@@ -85,7 +85,7 @@ function Label({ line }: { line: HangLayout['lines'][number] }) {
   const { x, y, text } = line.label;
   return (
     <g>
-      <path d={`M${line.port.x} ${line.port.y + 8}L${Math.min(x + text.length * 6.4, Math.max(x + 4, line.port.x))} ${y - 13}`} stroke="var(--quiet)" strokeWidth="1" />
+      <path d={`M${line.port.x} ${line.port.y + 8}V${y - 4}${x > line.port.x ? 'h5' : ''}`} fill="none" stroke="var(--quiet)" strokeWidth="1" />
       {line.holds && <path transform={`translate(${x} ${y - 16}) scale(0.8)`} d="M8 1h8l7 7v8l-7 7H8l-7-7V8Z" fill="var(--halt)" />}
       <text x={x + (line.holds ? 25 : 0)} y={y} fontWeight="600" fill={line.holds ? 'var(--halt)' : 'var(--ink)'} stroke="var(--sheet)" strokeWidth="4" paintOrder="stroke">
         {line.holds ? `${text}, holds it` : text}
@@ -103,7 +103,7 @@ function Stub({ x, frameY, tankY, tag }: { x: number; frameY: number; tankY: num
       <path d={`M${x} ${frameY}V${low - 8}`} stroke="var(--ink)" strokeWidth="3" />
       <rect x={x - 6} y={low - 10} width="12" height="10" fill="var(--ink)" />
       <g transform={`translate(${x + 9} ${low - 17}) scale(0.8)`}>
-        <TagShape number={number} open w={34} h={24} />
+        <TagShape number={number} open w={22 + number.length * 11} h={24} />
       </g>
       <path d={`M${x} ${tankY}v-8`} stroke="var(--ink)" strokeWidth="3" />
       <rect x={x - 6} y={tankY - 14} width="12" height="8" fill="var(--ink)" />
@@ -130,13 +130,20 @@ function Fuel({ at, state, hatch }: { at: HangLayout; state: JobState; hatch: st
   );
 }
 
+/** The jack on the floor: padded head under the middle, ram, cylinder, foot on wheels. */
 function Jack({ x, y, floor }: { x: number; y: number; floor: number }) {
-  const foot = Math.min(floor, y + 84);
+  const foot = Math.max(floor, y + 40);
+  const body = Math.min(foot - 14, Math.max(y + 26, foot - 74));
   return (
     <g fill="var(--sheet)" stroke="var(--ink)" strokeWidth="2.5">
-      <path d={`M${x - 10} ${y + 12}V${foot}M${x + 10} ${y + 12}V${foot}`} />
-      <path d={`M${x - 24} ${foot}q6 -5 12 0t12 0t12 0t12 0`} fill="none" strokeWidth="1.5" />
-      <rect x={x - 46} y={y + 2} width="92" height="11" />
+      <path d={`M${x - 300} ${foot}H${x + 300}`} strokeWidth="1" stroke="var(--quiet)" />
+      <rect x={x - 7} y={y + 12} width="14" height={Math.max(4, body - y - 12)} />
+      <rect x={x - 16} y={body} width="32" height={foot - 10 - body} />
+      <path d={`M${x - 62} ${foot - 4}l14 -10h96l14 10Z`} />
+      <circle cx={x - 48} cy={foot - 5} r="5" />
+      <circle cx={x + 48} cy={foot - 5} r="5" />
+      <rect x={x - 46} y={y + 2} width="92" height="6" fill="var(--ink)" />
+      <path d={`M${x - 40} ${y + 8}h80l-10 8h-60Z`} />
     </g>
   );
 }

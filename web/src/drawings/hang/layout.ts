@@ -72,14 +72,15 @@ export function layoutHang({ state, stop, ghost, width, height }: HangInput): Ha
     const drop = localDrop(stop.pose, line.x, vehicle.length);
     const left = { lo: holder?.room.lo ?? 0, hi: holder?.room.hi ?? 0 };
     const port = { x: ports[i]!, y: y(drop) };
-    const anchor = { x: port.x + (i % 2 === 0 ? -16 : 16), y: frame.y + frame.height };
+    const side = port.x < tank.x + tank.width / 2 ? (-1 as const) : (1 as const);
+    const anchor = { x: port.x + side * 10, y: frame.y + frame.height };
     return {
       id: line.id,
       name: shortName(line.name),
       anchor,
       port,
       room: left,
-      path: sag(anchor, port, left.lo * perMm),
+      path: sag(anchor, port, left.lo * perMm, side),
       guessed: left.lo !== left.hi,
       holds: tightest === `line:${line.id}`,
       label: { x: port.x, y: 0, text: roomText(shortName(line.name), holder) },
@@ -128,7 +129,7 @@ const roomText = (name: string, holder: Holder | undefined): string => {
 
 /** Ports that would fall on one another are moved apart along the tank. */
 function portPlaces(wishes: number[], tank: { x: number; width: number }): number[] {
-  const gap = 24;
+  const gap = 32;
   const order = wishes.map((x, i) => ({ x, i })).sort((a, b) => a.x - b.x);
   let last = -Infinity;
   const out: number[] = [];
@@ -138,23 +139,25 @@ function portPlaces(wishes: number[], tank: { x: number; width: number }): numbe
 }
 
 /** A line whose bulge stands for the room left: straight when there is none. */
-function sag(from: { x: number; y: number }, to: { x: number; y: number }, roomPx: number): string {
+function sag(from: { x: number; y: number }, to: { x: number; y: number }, roomPx: number, out: -1 | 1): string {
   const fall = Math.max(8, to.y - from.y);
-  // A cord of length fall + room over a span of fall bows out by about √(3/8 · fall · room).
-  const bow = Math.min(70, Math.sqrt(0.375 * fall * Math.max(0, roomPx)));
-  const out = from.x <= to.x ? -1 : 1;
+  // A cord of length fall + room over a span of fall bows out by about √(3/8 · fall · room); drawn flatter, so that neighbours stay apart.
+  const bow = Math.min(46, Math.sqrt(0.375 * fall * Math.max(0, roomPx)) * 0.6);
   return `M${from.x} ${from.y}C${from.x + out * bow} ${from.y + fall * 0.35} ${to.x + out * bow} ${to.y - fall * 0.35} ${to.x} ${to.y}`;
 }
 
-/** Labels stand in rows inside the tank, under their ports, none over another. */
+/**
+ * Labels stand in rows inside the tank, each beginning at its port. From right to left each takes the first row that is
+ * free, so that no leader crosses a label.
+ */
 function placeLabels(lines: HangLine[], tank: HangLayout['tank']): void {
-  const rows: number[] = [];
-  for (const line of lines) {
-    const width = line.label.text.length * LETTER + (line.holds ? 84 : 0);
-    const x = Math.min(tank.x + tank.width - width - 6, Math.max(tank.x + 8, line.port.x - width / 2));
-    let row = rows.findIndex((end) => end + 14 < x);
-    if (row < 0) row = rows.push(-Infinity) - 1;
-    rows[row] = x + width;
-    line.label = { ...line.label, x, y: tank.y + 30 + row * 24 };
+  const begins: number[] = [];
+  for (const line of [...lines].sort((a, b) => b.port.x - a.port.x)) {
+    const width = line.label.text.length * LETTER + (line.holds ? 88 : 0);
+    const x = Math.min(tank.x + tank.width - width - 6, line.port.x + 7);
+    let row = begins.findIndex((begin) => x + width + 12 < begin);
+    if (row < 0) row = begins.push(Infinity) - 1;
+    begins[row] = Math.min(x, line.port.x);
+    line.label = { ...line.label, x, y: tank.y + 30 + row * 23 };
   }
 }

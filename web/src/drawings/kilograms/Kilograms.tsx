@@ -19,7 +19,7 @@ export function Kilograms({ call, alone, two }: { call: Call; alone: number; two
   const kg = (v: number) => String(roundTo(v, 1));
   const nowRight = x(call.now.mass.hi) + 70 > width;
   return (
-    <svg viewBox={`0 0 ${width} ${height}`} className="w-full" role="img" aria-label={`now ${kg(call.now.mass.lo)} to ${kg(call.now.mass.hi)} kilograms, drained ${kg(call.drained.mass.lo)} to ${kg(call.drained.mass.hi)}; alone up to ${alone}, two up to ${two}`}>
+    <svg viewBox={`0 0 ${width} ${height}`} className="w-full shrink-0" role="img" aria-label={`now ${kg(call.now.mass.lo)} to ${kg(call.now.mass.hi)} kilograms, drained ${kg(call.drained.mass.lo)} to ${kg(call.drained.mass.hi)}; alone up to ${alone}, two up to ${two}`}>
       <defs>
         <HatchDefs id={hatch} />
       </defs>

@@ -24,15 +24,23 @@ export function Ladder({ holders, seen, onSeen, end, next }: LadderProps) {
     <ul className="ruled" aria-label="room left, millimetres">
       {holders.map((holder, i) => {
         const { lo, hi } = holder.room;
-        const tight = seen[holder.key];
+        const tight = seen[holder.key] ?? null;
         const bad = i === 0 || tight !== null;
         const figure = Math.round(lo) === Math.round(hi) ? `${Math.round(lo)}` : hi >= 900 ? `${Math.round(lo)}+` : `${Math.round(lo)}–${Math.round(hi)}`;
         const word = tight === 'tight' ? 'looks tight' : tight === 'nearly' ? 'nearly tight' : i === 0 ? 'holds it' : holder.known ? '' : 'guessed';
         const row = (
           <>
-            <span className="narrow flex w-[6.6rem] shrink-0 items-center gap-1 text-left text-16">
-              {shortName(holder.name)}
-              {next === holder.key && <Paint width={38} />}
+            <span className="w-[5.6rem] shrink-0 text-left leading-tight">
+              <span className="narrow flex items-center gap-1 text-16">
+                {shortName(holder.name)}
+                {next === holder.key && <Paint width={34} />}
+              </span>
+              {word && (
+                <span className={`flex items-center gap-1 text-14 ${bad ? 'font-semibold text-halt' : 'text-quiet'}`}>
+                  {bad && <Shape outcome="bad" size={14} label="halt" />}
+                  {word}
+                </span>
+              )}
             </span>
             <span className="relative h-6 min-w-0 flex-1">
               <span className={`absolute inset-y-0 left-0 min-w-1 ${bad ? 'bg-halt' : 'bg-ink'}`} style={{ width: share(lo) }} />
@@ -43,11 +51,7 @@ export function Ladder({ holders, seen, onSeen, end, next }: LadderProps) {
                 />
               )}
             </span>
-            <span className="reading w-[4.4rem] shrink-0 text-right text-16">{figure}</span>
-            <span className={`flex w-[4.6rem] shrink-0 items-center gap-1 text-left text-14 ${bad ? 'font-semibold text-halt' : 'text-quiet'}`}>
-              {bad && <Shape outcome="bad" size={16} label="halt" />}
-              {word}
-            </span>
+            <span className="reading w-[3.9rem] shrink-0 text-right text-16">{figure}</span>
           </>
         );
         return (

@@ -1,4 +1,4 @@
-import { stations, type Chord, type StationId } from '@iron-cradle/core';
+import { shortName, stations, type Chord, type StationId } from '@iron-cradle/core';
 import { useId } from 'react';
 import { Link } from 'react-router';
 import { HatchDefs } from '../../look/Shapes.tsx';
@@ -74,10 +74,10 @@ export function Well(props: WellProps) {
             <path d={`M${x1} ${y1}L${x2} ${y2}`} stroke="var(--ink)" strokeWidth={chord.open ? 3.5 : 1.5} strokeDasharray={chord.open ? undefined : '2 5'} strokeLinecap="round" />
             <path d={`M${x2} ${y2}L${x2 + 8} ${labelY}h3`} stroke="var(--quiet)" strokeWidth="1" fill="none" />
             <g transform={`translate(${x2 + 11} ${labelY - 11})`}>
-              <TagShape number={chord.tag === null ? '–' : String(chord.tag)} open={chord.open} w={28} h={22} />
+              <TagShape number={tagText(chord)} open={chord.open} w={tagWidth(chord)} h={22} />
             </g>
-            <text x={x2 + 42} y={labelY + 5} fontSize="14" fontWeight={chord.open ? 600 : 400} fill={chord.open ? 'var(--ink)' : 'var(--quiet)'} className="[font-stretch:72%]">
-              {chord.name.length > 8 ? `${chord.name.slice(0, 7)}.` : chord.name}
+            <text x={x2 + 14 + tagWidth(chord)} y={labelY + 5} fontSize="14" fontWeight={chord.open ? 600 : 400} fill={chord.open ? 'var(--ink)' : 'var(--quiet)'} className="[font-stretch:72%]">
+              {chord.name.length > (tagText(chord).length > 1 ? 6 : 8) ? `${chord.name.slice(0, tagText(chord).length > 1 ? 5 : 7)}.` : chord.name}
             </text>
           </g>
         ))}
@@ -94,12 +94,15 @@ export function Well(props: WellProps) {
   );
 }
 
-const shorten = (names: string[]): string => names.map((n) => n.split(' ')[0]).slice(0, 2).join(', ') + (names.length > 2 ? ' …' : '');
+const tagText = (chord: Chord): string => (chord.tag === null ? '–' : String(chord.tag));
+const tagWidth = (chord: Chord): number => 19 + tagText(chord).length * 9;
+
+const shorten = (names: string[]): string => `${shortName(names[0]!)}${names.length > 1 ? `, ${names.length - 1} more` : ''}`;
 
 function beadPlace(id: StationId, at: ReturnType<typeof layoutWell>, width: number): { x: number; y: number; bead: boolean } {
   const x: Record<StationId, number> = { plan: 22, safe: 62, drain: 102, prove: width - 28, drop: at.left + 22, refit: at.right - 22, bench: (at.left + at.right) / 2 };
   const bead = id === 'plan' || id === 'safe' || id === 'drain' || id === 'prove';
-  return { x: x[id], y: bead ? 22 : id === 'bench' ? at.floor + 16 : at.top + 16, bead };
+  return { x: x[id], y: bead ? 22 : id === 'bench' ? at.floor + 16 : at.top - 14, bead };
 }
 
 function Bead({ id, x, y, bead, now, done, to }: { id: StationId; x: number; y: number; bead: boolean; now: boolean; done: boolean; to?: string }) {

@@ -47,7 +47,7 @@ export function spread(wishes: readonly number[], step: number, least: number, m
 export function layoutWell({ chords, here, clear, ahead = [], width, height }: WellInput): WellLayout {
   const left = 62;
   const right = width - 90;
-  const top = 62;
+  const top = 78;
   const floor = height - 34;
   const deepest = Math.max(80, ...chords.map((c) => Math.max(c.from, c.by)), ...ahead.map((a) => a.drop), here >= clear ? 0 : here);
   const shown = Math.min(clear, Math.ceil((deepest * 1.35) / 40) * 40);
@@ -71,7 +71,11 @@ export function layoutWell({ chords, here, clear, ahead = [], width, height }: W
     broken,
     y,
     ticks,
-    chords: chords.map((chord, i) => ({ chord, x1: left, y1: y(chord.from), x2: right, y2: y(chord.by), labelY: labels[i]! })),
+    chords: chords.map((chord, i) => {
+      // Chords that fall on one another are drawn side by side, so that each can be counted.
+      const same = chords.slice(0, i).filter((c) => c.from === chord.from && c.by === chord.by).length * 5;
+      return { chord, x1: left, y1: y(chord.from) + same, x2: right, y2: y(chord.by) + same, labelY: labels[i]! };
+    }),
     ahead: ahead.filter((a) => a.drop > here || (a.drop === here && here === 0)).map((a) => ({ ...a, y: y(a.drop) })),
   };
 }

@@ -10,8 +10,8 @@ export function Wire({ state, onTag }: { state: JobState; onTag: (key: string) =
   const hang = (i: number) => 4 + 13 * Math.sin((Math.PI * (i * STEP + 40)) / width);
   return (
     <div className="relative h-full overflow-x-auto overflow-y-hidden" tabIndex={0} role="region" aria-label="tags on the wire, in the order of going back">
-      <svg width={width} height="24" className="absolute left-0 top-0" aria-hidden>
-        <path d={`M0 2Q${width / 2} 32 ${width} 2`} fill="none" stroke="var(--ink)" strokeWidth="2" />
+      <svg viewBox={`0 0 ${width} 24`} preserveAspectRatio="none" height="24" style={{ minWidth: width }} className="absolute left-0 top-0 w-full" aria-hidden>
+        <path d={`M0 2Q${width / 2} 32 ${width} 2`} fill="none" stroke="var(--ink)" strokeWidth="2" vectorEffect="non-scaling-stroke" />
       </svg>
       {items.length === 0 && <p className="p-6 pt-10 text-quiet">Nothing is off. What comes off hangs here by its number, in the order of going back.</p>}
       <ol className="flex" style={{ width }}>

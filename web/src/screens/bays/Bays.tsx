@@ -32,8 +32,8 @@ export function Bays() {
       </TopBar>
       <main className="mx-auto grid max-w-[82rem] gap-6 p-4 wide:grid-cols-[minmax(0,1fr)_20rem] wide:gap-12 wide:p-9">
         <h1 className="sr-only">Bays</h1>
-        <section aria-label="bays" className="self-start border-[6px] border-ink bg-sheet mid:border-8">
-          <div className="grid mid:grid-cols-2">
+        <section aria-label="bays" className="flex flex-col border-[6px] border-ink bg-sheet mid:border-8 wide:min-h-[min(40rem,calc(100dvh-9rem))]">
+          <div className="grid flex-1 mid:grid-cols-2">
             {bays.map((bay, i) => (
               <Bay key={bay.name} bay={bay} job={inside(i + 1)} number={i + 1} first={i === 0} />
             ))}
@@ -91,7 +91,7 @@ function Bay({ bay, job, number, first }: { bay: Shop['bays'][number]; job: JobR
   const edge = first ? '' : 'border-t-2 border-dashed border-rule mid:border-l-2 mid:border-t-0';
   if (!job)
     return (
-      <div className={`flex min-h-64 flex-col p-5 mid:min-h-[34rem] ${edge}`}>
+      <div className={`flex min-h-64 flex-col p-5 ${edge}`}>
         <p className="text-quiet">{bay.name}</p>
         <div className="flex flex-1 flex-col items-center justify-center gap-2 text-center">
           <p className="narrow text-24">This bay is free.</p>
@@ -108,7 +108,7 @@ function Bay({ bay, job, number, first }: { bay: Shop['bays'][number]; job: JobR
       <div className="flex items-start justify-between gap-4">
         <div className="flex items-center gap-3">
           {bay.kind === 'two-post' && <Post />}
-          <Chassis mounting={job.mounting} tankOff={job.tankOff} height={250} />
+          <Chassis mounting={job.mounting} tankOff={job.tankOff} height={270} />
           {bay.kind === 'two-post' && <Post />}
         </div>
         <div>
@@ -118,13 +118,13 @@ function Bay({ bay, job, number, first }: { bay: Shop['bays'][number]; job: JobR
           </p>
         </div>
       </div>
-      <p className="narrow flex items-start gap-2 pt-5 text-24">
+      <p className="narrow flex items-start gap-2 pt-8 text-24">
         {job.halt && <Shape outcome="bad" size={26} label="halt" />}
         <span>
           {job.name}: {job.sentence}
         </span>
       </p>
-      <p className="text-quiet">{job.detail}</p>
+      <p className="pb-4 text-quiet">{job.detail}</p>
       <p className="mt-auto border-t border-rule pt-3 text-16 empty:hidden">{waits.join('; ')}</p>
     </Link>
   );

@@ -59,7 +59,17 @@ export default function FirstContact() {
         <span className="hidden text-quiet mid:block">plate and mileage can wait until signing</span>
       </TopBar>
       <main className="mx-auto max-w-[80rem] p-4 pb-8 mid:px-10 mid:py-6">
-        <h1 className="pb-4 text-32 mid:text-48">What do you see from below?</h1>
+        <div className="flex flex-wrap items-end justify-between gap-x-8 gap-y-2 pb-4">
+          <h1 className="text-32 mid:text-48">What do you see from below?</h1>
+          <KnownVehicles
+            files={vehicles.data?.filter((v) => !v.id.startsWith('archetype-')) ?? []}
+            chosen={known}
+            onChoose={(v) => {
+              setKnown(v);
+              setMounting(v ? v.mounting : mounting);
+            }}
+          />
+        </div>
         <div className="grid grid-cols-2 gap-3 mid:grid-cols-4 wide:grid-cols-7" role="group" aria-label="mounting">
           {mountings.map((kind) => {
             const on = mounting === kind.id && !known;
@@ -76,7 +86,7 @@ export default function FirstContact() {
                 className={`flex flex-col items-center border p-2 text-center ${on ? 'border-[3px] border-ink bg-sheet p-1.5' : kind.hasFile ? 'border-edge' : 'border-dashed border-rule'}`}
               >
                 <span className={kind.hasFile ? '' : 'opacity-35'}>
-                  <Chassis mounting={kind.id} height={184} next={on} />
+                  <Chassis mounting={kind.id} height={168} next={on} />
                 </span>
                 <span className={`narrow text-20 ${kind.hasFile ? '' : 'text-quiet'}`}>{kind.name}</span>
                 <span className="text-16 leading-tight text-quiet">{kind.hasFile ? kind.hint : 'no file yet'}</span>
@@ -84,25 +94,17 @@ export default function FirstContact() {
             );
           })}
         </div>
-        <KnownVehicles
-          files={vehicles.data?.filter((v) => !v.id.startsWith('archetype-')) ?? []}
-          chosen={known}
-          onChoose={(v) => {
-            setKnown(v);
-            setMounting(v ? v.mounting : mounting);
-          }}
-        />
         {!known && (
-          <div className="grid gap-4 pt-5 mid:grid-cols-3 mid:gap-10">
+          <div className="grid gap-4 pt-4 mid:grid-cols-3 mid:gap-10">
             <Choice label="Fuel" value={fuel} onChoose={setFuel} options={[{ value: 'petrol', label: 'Petrol' }, { value: 'diesel', label: 'Diesel' }]} />
             <Choice label="Feed" value={feed} onChoose={setFeed} options={[{ value: 'injected', label: 'Injected' }, { value: 'carburettor', label: 'Carburettor' }]} />
             <Choice label="Tank" value={shell} onChoose={setMaterial} options={[{ value: 'plastic', label: 'Plastic' }, { value: 'steel', label: 'Steel' }]} />
           </div>
         )}
-        <div className="pt-4">
+        <div className="pt-3">
           <Choice label="Why" value={complaint} onChoose={setComplaint} columns="grid-cols-2 mid:grid-cols-4 wide:grid-cols-7" options={complaintKinds.map((k) => ({ value: k.id, label: k.name }))} />
         </div>
-        <div className="grid items-end gap-5 pt-5 wide:grid-cols-[minmax(0,1fr)_12rem_21rem]">
+        <div className="grid items-end gap-5 pt-4 wide:grid-cols-[minmax(0,1fr)_12rem_21rem]">
           <Gauge value={lies || complaint === 'level' ? null : gauge} litres={litres} file={file} onChange={(v) => (setGauge(v), setLies(false))} />
           <button type="button" className="btn" aria-pressed={lies || complaint === 'level'} onClick={() => setLies(!lies)}>
             {complaint === 'level' ? 'Gauge is the complaint' : 'Gauge lies'}

@@ -10,12 +10,12 @@ interface KnownProps {
 export function KnownVehicles({ files, chosen, onChoose }: KnownProps) {
   if (files.length === 0) return null;
   return (
-    <div className="pt-4">
-      <p className="pb-1 text-quiet">Or one this shop knows</p>
+    <div className="flex flex-wrap items-center gap-3">
+      <p className="text-quiet">Or one the shop knows:</p>
       <div className="flex flex-wrap gap-3">
         {files.map((file) => (
-          <button key={file.id} type="button" className="btn" aria-pressed={chosen?.id === file.id} onClick={() => onChoose(chosen?.id === file.id ? null : file)}>
-            {file.name}
+          <button key={file.id} type="button" className="btn min-h-12" aria-pressed={chosen?.id === file.id} onClick={() => onChoose(chosen?.id === file.id ? null : file)}>
+            {file.name.split(',')[0]}
           </button>
         ))}
       </div>

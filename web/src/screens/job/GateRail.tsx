@@ -43,8 +43,8 @@ export function GateRail({ gate, pass, onPassed, body }: GateRailProps) {
         {judged.map((j, i) => (
           <li key={j.item.id} className="relative flex-1 text-center">
             {i > 0 && <span aria-hidden className="absolute right-1/2 top-[22px] h-0.5 w-full bg-ink" />}
-            <button type="button" aria-current={i === at ? 'step' : undefined} onClick={() => setChosen(i)} className="relative min-h-14 w-full px-0.5">
-              <span aria-hidden className={`mx-auto mt-3 block size-5 rounded-[2px] border-2 border-ink ${i === at && !j.through ? 'bg-paint' : j.through ? 'bg-ink' : 'bg-ground'}`} />
+            <button type="button" aria-current={i === at ? 'step' : undefined} onClick={() => setChosen(i)} className="min-h-14 w-full px-0.5">
+              <span aria-hidden className={`relative z-10 mx-auto mt-3 block size-5 rounded-[2px] border-2 border-ink ${i === at && !j.through ? 'bg-paint' : j.through ? 'bg-ink' : 'bg-ground'}`} />
               <span className={`block pt-1 text-14 leading-tight [font-stretch:80%] ${i === at ? 'font-bold' : 'text-quiet'}`}>{j.item.short}</span>
               <span className="sr-only">{j.through ? ', through' : ', not yet'}</span>
             </button>
@@ -63,7 +63,7 @@ export function GateRail({ gate, pass, onPassed, body }: GateRailProps) {
         {!state.signed && (
           <div className="grid grid-cols-2 gap-3">
             {current.item.answers.map((a) => (
-              <button key={a.value} type="button" className={`btn ${a.outcome === 'bad' ? '' : ''}`} data-answer={a.value} onClick={() => void answer(a.value)}>
+              <button key={a.value} type="button" className="btn" data-answer={a.value} onClick={() => void answer(a.value)}>
                 {a.outcome !== 'bad' && <Shape outcome={a.outcome} size={18} />}
                 {a.label}
               </button>

@@ -1,4 +1,4 @@
-import { useJob } from '../../log/useJob.ts';
+import { tagsIn, useJob } from '../../log/useJob.ts';
 import { reserve } from '../../log/tags.ts';
 import { newId } from '../../log/device.ts';
 
@@ -6,10 +6,10 @@ const THINGS = ['rag', 'plug', 'lamp', 'magnet'] as const;
 
 /** Something goes in that must come out again: counted in under a number, counted out. */
 export function PutIn() {
-  const { jobId, enter } = useJob();
+  const { jobId, state, enter } = useJob();
   const put = async (name: string) => {
     const key = `thing:${newId()}`;
-    const tags = await reserve(jobId, [key]);
+    const tags = await reserve(jobId, [key], tagsIn(state));
     await enter('putIn', { name, ...(tags[key] ? { tag: tags[key]! } : {}), before: 'the ring closes' });
   };
   return (

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { Navigate, useLocation } from 'react-router';
 import { TopBar } from '../../app/TopBar.tsx';
+import { setLine, useLine } from '../../log/line.ts';
 import { deliver } from '../../log/sender.ts';
 import { Strap } from '../../look/Strap.tsx';
 import { useMe, usePeople, useShop, useSignIn } from '../../net/queries.ts';
@@ -14,10 +15,11 @@ export function SignIn() {
   const shop = useShop();
   const me = useMe();
   const signIn = useSignIn();
+  const line = useLine();
   const from = (useLocation().state as { from?: string } | null)?.from ?? '/';
   const [who, setWho] = useState<string | null>(null);
   const [pin, setPin] = useState('');
-  if (signIn.isSuccess && me.data?.person) return <Navigate to={from} replace />;
+  if (me.data?.person && line.server !== 'signIn') return <Navigate to={from} replace />;
   const workers = people.data?.filter((p) => p.signsIn) ?? [];
   if (people.isSuccess && workers.length === 0) return <FirstPerson />;
   const pins = shop.data?.demoPins;
@@ -25,7 +27,7 @@ export function SignIn() {
     signIn.reset();
     setPin(key === 'clear' ? '' : key === 'del' ? pin.slice(0, -1) : (pin + key).slice(0, 8));
   };
-  const go = () => who && signIn.mutate({ personId: who, pin }, { onSuccess: deliver, onError: () => setPin('') });
+  const go = () => who && signIn.mutate({ personId: who, pin }, { onSuccess: () => (setLine({ server: 'here' }), deliver()), onError: () => setPin('') });
   return (
     <>
       <TopBar title={shop.data?.name ?? 'Iron Cradle'} hint="sign in" />
@@ -53,7 +55,7 @@ export function SignIn() {
           </p>
           <div className="grid grid-cols-3 gap-3">
             {KEYS.map((key) => (
-              <button key={key} type="button" className="btn reading text-24" disabled={!who} onClick={() => press(key)}>
+              <button key={key} type="button" className="btn reading text-24" onClick={() => press(key)}>
                 {key}
               </button>
             ))}

@@ -18,7 +18,7 @@ export function Cans() {
   const [litres, setLitres] = useState<Estimate | null>(null);
   const most = (capacity: number) => Math.floor(capacity * safeFill(state.vehicle.fuel) * 10) / 10;
   const last = state.containers.at(-1);
-  const sameAgain = last && last.clean === (clean === 'clean') && last.capacity === Number(size) && last.litres < most(last.capacity) - 0.2;
+  const sameAgain = last && last.clean === (clean === 'clean') && last.capacity === Number(size) && last.litres < most(last.capacity) - 1;
   const number = sameAgain ? last.number : state.containers.length + 1;
   const room = Math.round((most(Number(size)) - (sameAgain ? last.litres : 0)) * 10) / 10;
   const wanted = litres ? Math.round(litres.typ * 10_000) / 10 : 0;
@@ -32,7 +32,7 @@ export function Cans() {
     <>
       <div className="flex gap-4 overflow-x-auto pb-2" tabIndex={0} role="region" aria-label="cans">
         {state.containers.map((can, i) => (
-          <Can key={can.number} {...can} fill={most(can.capacity)} filling={i === state.containers.length - 1} />
+          <Can key={can.number} {...can} fill={most(can.capacity)} filling={i === state.containers.length - 1 && !state.gates[2].passed} />
         ))}
         <Can number={state.containers.length + 1} litres={0} capacity={Number(size)} fill={most(Number(size))} clean />
       </div>

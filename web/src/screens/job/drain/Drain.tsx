@@ -25,7 +25,7 @@ export default function Drain() {
       <StationRail now="drain" />
       <main className={`min-w-0 flex-1 bg-sheet p-4 mid:p-8 wide:block wide:overflow-y-auto ${side === 'gate' ? 'hidden' : ''}`}>
         <h1 className="sr-only">Drain</h1>
-        {filling && (
+        {filling && !state.gates[2].passed && (
           <div className="-mx-4 -mt-4 mb-4 mid:-mx-8 mid:-mt-8">
             <Band>Can {filling.number} was filled: stay in sight of it, bonded and grounded, device on the cart.</Band>
           </div>

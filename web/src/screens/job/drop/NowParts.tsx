@@ -64,10 +64,10 @@ export function StopList({ descent }: { descent: Descent }) {
             <button type="button" role="checkbox" aria-checked={done} data-tick={action.key} onClick={() => descent.toggleTick(action.key)} className="flex min-h-16 w-full items-center gap-3 py-1.5 text-left">
               <Tag number={tags[action.key] ?? null} open={false} />
               <span className="min-w-0 flex-1">
-                <span className="narrow flex flex-wrap items-center gap-x-2 text-20">
+                <span className="narrow flex items-center gap-x-2 text-20">
                   <Glyph name={glyphOf(action, line?.fitting)} size={20} />
                   {name} {shortName(action.name)}
-                  {action.key === next && <Paint width={40} />}
+                  {action.key === next && <Paint width={36} />}
                 </span>
                 <span className="block leading-tight text-quiet">
                   {action.hint}

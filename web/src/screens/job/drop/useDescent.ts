@@ -5,7 +5,7 @@ import { stopBody, useBundle } from './useBundle.ts';
 
 /** Everything the Drop screens show and do, phone and wide alike. */
 export function useDescent() {
-  const { state, jobId, enter } = useJob();
+  const { state, enter } = useJob();
   const [height, setHeight] = useState<number | null>(null);
   const [changed, setChanged] = useState<string[]>([]);
   const planned = useMemo(() => nextStop(state), [state]);
@@ -14,22 +14,25 @@ export function useDescent() {
     if (height === null || height === planned.pose.f) return planned;
     return stopAt(state, height, height <= planned.pose.f && planned.kind === 'creep' ? 'creep' : 'stop');
   }, [state, planned, height]);
-  const entries = state.kept.length;
-  const bundle = useBundle(`${entries}/${stop.pose.f}`);
+  const newest = state.kept.at(-1)!.id;
+  const bundle = useBundle(`${newest}/${stop.pose.f}`);
   const candidates = useMemo(() => [...stop.actions.map((a) => a.key), ...bindings(state).map((b) => b.key)], [stop, state]);
-  const tags = useTags(jobId, candidates);
+  const tags = useTags(state, candidates);
   const before = useRef(planned);
   const watching = useRef(false);
 
-  // After a surprise the change of plan is said in words, until the next entry.
+  // After a surprise the change of plan is said in words, until the next entry. Being confirmed is no news.
+  const latest = useRef(planned);
+  latest.current = planned;
   useEffect(() => {
+    const planned = latest.current;
     if (watching.current) {
       setChanged(planChanged(before.current, planned));
       watching.current = false;
     } else setChanged([]);
     before.current = planned;
     setHeight(null);
-  }, [entries, planned]);
+  }, [newest]);
 
   const line = (key: string) => state.vehicle.connections.find((c) => `line:${c.id}` === key);
   const wet = (key: string) => {

@@ -1,0 +1,98 @@
+import puppeteer, { type Browser, type Page } from 'puppeteer-core';
+import { profile } from './server.ts';
+
+const ARGS = [
+  '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--disable-dev-shm-usage',
+];
+
+export const launch = (userDataDir = profile()): Promise<Browser> =>
+  puppeteer.launch({ executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium', headless: true, userDataDir, args: ARGS });
+
+export const phone = { width: 390, height: 844, isMobile: true, hasTouch: true } as const;
+export const wide = { width: 1280, height: 800 } as const;
+export const upright = { width: 800, height: 1280 } as const;
+
+/** A person at a screen: taps what is seen, counts the taps, and fails on any script error. */
+export class Person {
+  taps = 0;
+  errors: string[] = [];
+
+  constructor(
+    readonly page: Page,
+    readonly base: string,
+  ) {
+    page.on('pageerror', (error) => this.errors.push((error as Error).message));
+    page.on('console', (message) => {
+      if (message.type() === 'error' && !/ERR_|Failed to load resource/.test(message.text())) this.errors.push(message.text());
+    });
+  }
+
+  static async at(browser: Browser, base: string, viewport: Parameters<Page['setViewport']>[0]): Promise<Person> {
+    const page = await browser.newPage();
+    await page.setViewport(viewport);
+    page.setDefaultTimeout(8000);
+    return new Person(page, base);
+  }
+
+  async go(path: string): Promise<void> {
+    await this.page.goto(this.base + path, { waitUntil: 'load' });
+    await this.page.evaluate(() => document.fonts.ready);
+  }
+
+  /** Taps by pointer where the element really is; it must be on top there. */
+  async tap(selector: string): Promise<void> {
+    const handle = await this.page.waitForSelector(selector, { visible: true });
+    await handle!.evaluate((e) => e.scrollIntoView({ block: 'center', behavior: 'instant' as ScrollBehavior }));
+    await handle!.click();
+    this.taps += 1;
+  }
+
+  button = (text: string): string => `::-p-xpath(//*[self::button or self::a][contains(normalize-space(.), "${text}")])`;
+  tapText = (text: string): Promise<void> => this.tap(this.button(text));
+
+  async type(label: string, text: string): Promise<void> {
+    const handle = await this.page.waitForSelector(`::-p-xpath(//label[contains(normalize-space(.), "${label}")]/following::*[self::input or self::textarea][1])`, { visible: true });
+    await handle!.click({ count: 3 });
+    await handle!.type(text);
+  }
+
+  /** Waits until the text stands on the page. */
+  async sees(text: string): Promise<void> {
+    await this.page.waitForFunction((t) => document.body.innerText.replace(/\s+/g, ' ').toLowerCase().includes(t.toLowerCase()), {}, text);
+  }
+
+  text = (): Promise<string> => this.page.evaluate(() => document.body.innerText.replace(/\s+/g, ' '));
+
+  /** How many taps something took. */
+  async counted(work: () => Promise<void>): Promise<number> {
+    const before = this.taps;
+    await work();
+    return this.taps - before;
+  }
+
+  async signIn(name: string, pin: string): Promise<void> {
+    await this.go('/sign-in');
+    await this.tapText(name);
+    for (const digit of pin) await this.tap(`::-p-xpath(//button[normalize-space(.)="${digit}"])`);
+    await this.tapText('Sign in');
+    await this.page.waitForFunction(() => !location.pathname.startsWith('/sign-in'));
+  }
+
+  async api<T>(path: string): Promise<T> {
+    return this.page.evaluate(async (p) => (await fetch(`/api${p}`)).json() as never, path) as Promise<T>;
+  }
+
+  jobId = (): string => /\/jobs\/([^/]+)/.exec(this.page.url())![1]!;
+
+  async sideways(): Promise<number> {
+    return this.page.evaluate(() => document.documentElement.scrollWidth - innerWidth);
+  }
+
+  /** Puts the picture under a name when pictures are wanted. */
+  async picture(name: string): Promise<void> {
+    if (!process.env.SCREENS) return;
+    await this.page.evaluate(() => document.fonts.ready);
+    await new Promise((resolve) => setTimeout(resolve, 700));
+    await this.page.screenshot({ path: `${process.env.SCREENS}/${name}.png` as `${string}.png` });
+  }
+}

@@ -1,0 +1,91 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import { mkdirSync, mkdtempSync, rmSync } from 'node:fs';
+import { networkInterfaces, tmpdir } from 'node:os';
+import { join } from 'node:path';
+
+const root = new URL('../../', import.meta.url).pathname;
+
+interface Db {
+  url: (name?: string) => string;
+  pid: () => number;
+  launch: () => Promise<number>;
+  stop: () => Promise<void>;
+}
+
+export interface Shop {
+  base: string;
+  port: number;
+  db: Db;
+  /** Kills the server as a power cut would. */
+  kill: () => Promise<void>;
+  /** Starts it again on the same port. */
+  start: () => Promise<void>;
+  stop: () => Promise<void>;
+}
+
+/** A MariaDB of its own for one test file, in a folder that goes when it stops. */
+export async function ownDatabase(): Promise<Db & { folder: string }> {
+  mkdirSync(join(root, '.cradle'), { recursive: true });
+  const folder = mkdtempSync(join(root, '.cradle', 'test-'));
+  const path = '../../scripts/lib/mariadb.mjs';
+  const { startMariaDb } = (await import(path)) as { startMariaDb: (folder: string) => Promise<Db> };
+  const db = await startMariaDb(folder);
+  return {
+    ...db,
+    folder,
+    stop: async () => {
+      await db.stop();
+      rmSync(folder, { recursive: true, force: true });
+    },
+  };
+}
+
+/** The whole application as a person meets it: own database, built web, one port. */
+export async function openShop({ demo = true, host = '127.0.0.1' } = {}): Promise<Shop> {
+  const db = await ownDatabase();
+  let child: ChildProcess | null = null;
+  let port = 0;
+  const start = () =>
+    new Promise<void>((resolve, reject) => {
+      child = spawn(process.execPath, ['--import', 'tsx', 'server/src/main.ts'], {
+        cwd: root,
+        stdio: ['ignore', 'inherit', 'inherit', 'ipc'],
+        env: { ...process.env, NODE_OPTIONS: '', DATABASE_URL: db.url(), HOST: host, PORT: String(port), WEB_ROOT: join(root, 'web/dist'), CRADLE_DEMO: demo ? 'yes' : 'no' },
+      });
+      child.once('exit', (code) => reject(new Error(`server ended with ${code}`)));
+      child.once('message', (message: { port: number }) => {
+        port = message.port;
+        resolve();
+      });
+    });
+  const end = (signal: NodeJS.Signals) =>
+    new Promise<void>((resolve) => {
+      if (!child || child.exitCode !== null) return resolve();
+      child.once('exit', () => resolve());
+      child.kill(signal);
+    });
+  await start();
+  return {
+    get base() {
+      return `http://127.0.0.1:${port}`;
+    },
+    get port() {
+      return port;
+    },
+    db,
+    kill: () => end('SIGKILL'),
+    start,
+    stop: async () => {
+      await end('SIGTERM');
+      await db.stop();
+    },
+  };
+}
+
+/** An address of this machine that is not loopback: there a browser gives no secure context. */
+export function otherAddress(): string | null {
+  for (const list of Object.values(networkInterfaces())) for (const net of list ?? []) if (net.family === 'IPv4' && !net.internal) return net.address;
+  return null;
+}
+
+export const profile = (): string => mkdtempSync(join(tmpdir(), 'cradle-browser-'));

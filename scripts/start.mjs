@@ -7,7 +7,9 @@ const options = process.argv.slice(2);
 const known = new Set(['--empty']);
 const unknown = options.find((option) => !known.has(option));
 if (unknown) {
-  say(`“${unknown}” is no option of npm start. Known: --empty (without demo data). Environment: PORT, HOST, DATABASE_URL.`);
+  say(
+    `“${unknown}” is no option of npm start. Known: --empty (without demo data). Environment: PORT, HOST, DATABASE_URL.`,
+  );
   process.exit(2);
 }
 

@@ -2,11 +2,23 @@ import puppeteer, { type Browser, type Page } from 'puppeteer-core';
 import { profile } from './server.ts';
 
 const ARGS = [
-  '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--disable-dev-shm-usage',
+  '--no-sandbox',
+  '--disable-gpu',
+  '--disable-quic',
+  '--no-first-run',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+  '--disable-dev-shm-usage',
 ];
 
 export const launch = (userDataDir = profile()): Promise<Browser> =>
-  puppeteer.launch({ executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium', headless: true, userDataDir, args: ARGS });
+  puppeteer.launch({
+    executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+    headless: true,
+    userDataDir,
+    args: ARGS,
+  });
 
 export const phone = { width: 390, height: 844, isMobile: true, hasTouch: true } as const;
 export const wide = { width: 1280, height: 800 } as const;
@@ -23,7 +35,8 @@ export class Person {
   ) {
     page.on('pageerror', (error) => this.errors.push((error as Error).message));
     page.on('console', (message) => {
-      if (message.type() === 'error' && !/ERR_|Failed to load resource/.test(message.text())) this.errors.push(message.text());
+      if (message.type() === 'error' && !/ERR_|Failed to load resource/.test(message.text()))
+        this.errors.push(message.text());
     });
   }
 
@@ -47,18 +60,26 @@ export class Person {
     this.taps += 1;
   }
 
-  button = (text: string): string => `::-p-xpath(//*[self::button or self::a][contains(normalize-space(.), "${text}")])`;
+  button = (text: string): string =>
+    `::-p-xpath(//*[self::button or self::a][contains(normalize-space(.), "${text}")])`;
   tapText = (text: string): Promise<void> => this.tap(this.button(text));
 
   async type(label: string, text: string): Promise<void> {
-    const handle = await this.page.waitForSelector(`::-p-xpath(//label[contains(normalize-space(.), "${label}")]/following::*[self::input or self::textarea][1])`, { visible: true });
+    const handle = await this.page.waitForSelector(
+      `::-p-xpath(//label[contains(normalize-space(.), "${label}")]/following::*[self::input or self::textarea][1])`,
+      { visible: true },
+    );
     await handle!.click({ count: 3 });
     await handle!.type(text);
   }
 
   /** Waits until the text stands on the page. */
   async sees(text: string): Promise<void> {
-    await this.page.waitForFunction((t) => document.body.innerText.replace(/\s+/g, ' ').toLowerCase().includes(t.toLowerCase()), {}, text);
+    await this.page.waitForFunction(
+      (t) => document.body.innerText.replace(/\s+/g, ' ').toLowerCase().includes(t.toLowerCase()),
+      {},
+      text,
+    );
   }
 
   text = (): Promise<string> => this.page.evaluate(() => document.body.innerText.replace(/\s+/g, ' '));

@@ -49,8 +49,17 @@ export async function openShop({ demo = true, host = '127.0.0.1' } = {}): Promis
     new Promise<void>((resolve, reject) => {
       child = spawn(process.execPath, ['--import', 'tsx', 'server/src/main.ts'], {
         cwd: root,
-        stdio: ['ignore', 'inherit', 'inherit', 'ipc'],
-        env: { ...process.env, NODE_OPTIONS: '', DATABASE_URL: db.url(), HOST: host, PORT: String(port), WEB_ROOT: join(root, 'web/dist'), CRADLE_DEMO: demo ? 'yes' : 'no' },
+        stdio: ['ignore', 'ignore', 'inherit', 'ipc'],
+        env: {
+          ...process.env,
+          NODE_OPTIONS: '',
+          LOG_LEVEL: 'silent',
+          DATABASE_URL: db.url(),
+          HOST: host,
+          PORT: String(port),
+          WEB_ROOT: join(root, 'web/dist'),
+          CRADLE_DEMO: demo ? 'yes' : 'no',
+        },
       });
       child.once('exit', (code) => reject(new Error(`server ended with ${code}`)));
       child.once('message', (message: { port: number }) => {
@@ -60,7 +69,7 @@ export async function openShop({ demo = true, host = '127.0.0.1' } = {}): Promis
     });
   const end = (signal: NodeJS.Signals) =>
     new Promise<void>((resolve) => {
-      if (!child || child.exitCode !== null) return resolve();
+      if (!child || child.exitCode !== null || child.signalCode !== null) return resolve();
       child.once('exit', () => resolve());
       child.kill(signal);
     });
@@ -84,7 +93,8 @@ export async function openShop({ demo = true, host = '127.0.0.1' } = {}): Promis
 
 /** An address of this machine that is not loopback: there a browser gives no secure context. */
 export function otherAddress(): string | null {
-  for (const list of Object.values(networkInterfaces())) for (const net of list ?? []) if (net.family === 'IPv4' && !net.internal) return net.address;
+  for (const list of Object.values(networkInterfaces()))
+    for (const net of list ?? []) if (net.family === 'IPv4' && !net.internal) return net.address;
   return null;
 }
 

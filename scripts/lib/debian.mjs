@@ -9,14 +9,28 @@ const run = (command, args, options = {}) => spawnSync(command, args, { encoding
 
 /** Finds a program on the machine or among what was unpacked. */
 export function find(names) {
-  const folders = [...(process.env.PATH ?? '').split(delimiter), '/usr/sbin', '/usr/bin', join(unpacked, 'usr/sbin'), join(unpacked, 'usr/bin')];
-  for (const name of names) for (const folder of folders) if (folder && existsSync(join(folder, name))) return join(folder, name);
+  const folders = [
+    ...(process.env.PATH ?? '').split(delimiter),
+    '/usr/sbin',
+    '/usr/bin',
+    join(unpacked, 'usr/sbin'),
+    join(unpacked, 'usr/bin'),
+  ];
+  for (const name of names)
+    for (const folder of folders) if (folder && existsSync(join(folder, name))) return join(folder, name);
   return null;
 }
 
 /** Environment for a program that may have been unpacked instead of installed. */
 export const envFor = (program) =>
-  program.startsWith(unpacked) ? { ...process.env, LD_LIBRARY_PATH: [join(unpacked, 'usr/lib/x86_64-linux-gnu'), join(unpacked, 'usr/lib/aarch64-linux-gnu')].join(delimiter) } : process.env;
+  program.startsWith(unpacked)
+    ? {
+        ...process.env,
+        LD_LIBRARY_PATH: [join(unpacked, 'usr/lib/x86_64-linux-gnu'), join(unpacked, 'usr/lib/aarch64-linux-gnu')].join(
+          delimiter,
+        ),
+      }
+    : process.env;
 
 /** Where the files that belong to an unpacked program are; null for an installed one. */
 export const baseOf = (program) => (program.startsWith(unpacked) ? join(unpacked, 'usr') : null);
@@ -29,7 +43,8 @@ export function ensureProgram(what, names, packages) {
   const there = find(names);
   if (there) return there;
   const command = `apt-get install ${packages.join(' ')}`;
-  if (!find(['apt-get'])) throw new Stop(`${what} is missing and this is no Debian. Install it and see that “${names[0]}” is on the path.`);
+  if (!find(['apt-get']))
+    throw new Stop(`${what} is missing and this is no Debian. Install it and see that “${names[0]}” is on the path.`);
   say(`Fetching ${what} from Debian’s packages…`);
   if (process.getuid?.() === 0) {
     run('apt-get', ['update', '-qq'], { stdio: 'ignore' });

@@ -26,7 +26,10 @@ const answers = (port) =>
     socket.setTimeout(1000);
     const end = (yes) => (socket.destroy(), resolve(yes));
     // The server speaks first; a port that only accepts is somebody else's.
-    socket.once('data', () => end(true)).once('error', () => end(false)).once('timeout', () => end(false));
+    socket
+      .once('data', () => end(true))
+      .once('error', () => end(false))
+      .once('timeout', () => end(false));
   });
 
 /** Runs as us, from this folder: a pid that was given to another program is not ours. */
@@ -54,11 +57,21 @@ export async function startMariaDb(folder, { restart = false } = {}) {
     rmSync(data, { recursive: true, force: true });
     const made = spawnSync(
       install,
-      ['--no-defaults', `--datadir=${data}`, '--auth-root-authentication-method=socket', `--auth-root-socket-user=${user}`, '--skip-test-db', `--user=${user}`, ...(base ? [`--basedir=${base}`] : [])],
+      [
+        '--no-defaults',
+        `--datadir=${data}`,
+        '--auth-root-authentication-method=socket',
+        `--auth-root-socket-user=${user}`,
+        '--skip-test-db',
+        `--user=${user}`,
+        ...(base ? [`--basedir=${base}`] : []),
+      ],
       { encoding: 'utf8', env: envFor(install) },
     );
     if (made.status !== 0) throw new Stop(`The database could not be set up:\n${made.stderr || made.stdout}`);
-    writeFileSync(settingsFile, JSON.stringify({ password: randomBytes(18).toString('hex'), port: await freePort() }), { mode: 0o600 });
+    writeFileSync(settingsFile, JSON.stringify({ password: randomBytes(18).toString('hex'), port: await freePort() }), {
+      mode: 0o600,
+    });
   }
   const settings = JSON.parse(readFileSync(settingsFile, 'utf8'));
   const pidFile = join(folder, 'mariadb.pid');
@@ -89,12 +102,23 @@ export async function startMariaDb(folder, { restart = false } = {}) {
     child = spawn(
       mariadbd,
       [
-        '--no-defaults', `--user=${user}`, `--datadir=${data}`, `--socket=${socket}`, `--pid-file=${pidFile}`, `--port=${settings.port}`,
-        '--bind-address=127.0.0.1', '--character-set-server=utf8mb4', '--skip-name-resolve', `--init-file=${init}`, `--log-error=${join(folder, 'mariadb.log')}`,
-        '--innodb-buffer-pool-size=64M', ...(base ? [`--basedir=${base}`, `--lc-messages-dir=${join(base, 'share/mysql')}`] : []),
+        '--no-defaults',
+        `--user=${user}`,
+        `--datadir=${data}`,
+        `--socket=${socket}`,
+        `--pid-file=${pidFile}`,
+        `--port=${settings.port}`,
+        '--bind-address=127.0.0.1',
+        '--character-set-server=utf8mb4',
+        '--skip-name-resolve',
+        `--init-file=${init}`,
+        `--log-error=${join(folder, 'mariadb.log')}`,
+        '--innodb-buffer-pool-size=64M',
+        ...(base ? [`--basedir=${base}`, `--lc-messages-dir=${join(base, 'share/mysql')}`] : []),
       ],
       { stdio: 'ignore', env: envFor(mariadbd), detached: true },
     );
+    child.unref();
     child.once('exit', () => {
       child = null;
       if (!stopping && restart) void launch();

@@ -7,8 +7,11 @@ import { say, Stop } from './say.mjs';
 /** `npm ci` when modules are missing or the lock changed since they were installed. */
 export function ensureModules() {
   const [major, minor] = process.versions.node.split('.').map(Number);
-  if (major < 20 || (major === 20 && minor < 19)) throw new Stop(`Iron Cradle needs Node 20.19 or newer; this is ${process.version}.`);
-  const lock = createHash('sha256').update(readFileSync(inRoot('package-lock.json'))).digest('hex');
+  if (major < 20 || (major === 20 && minor < 19))
+    throw new Stop(`Iron Cradle needs Node 20.19 or newer; this is ${process.version}.`);
+  const lock = createHash('sha256')
+    .update(readFileSync(inRoot('package-lock.json')))
+    .digest('hex');
   const stamp = inCradle('modules');
   const known = existsSync(stamp) ? readFileSync(stamp, 'utf8') : '';
   if (known === lock && existsSync(inRoot('node_modules', '.package-lock.json'))) return;

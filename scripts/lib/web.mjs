@@ -18,12 +18,17 @@ function* files(folder) {
 export function ensureWeb() {
   const hash = createHash('sha256');
   const sources = [inRoot('package-lock.json'), ...files(inRoot('web')), ...files(inRoot('core', 'src'))];
-  for (const path of sources) hash.update(path.slice(root.length)).update(statSync(path).size < 4e6 ? readFileSync(path) : '');
+  for (const path of sources)
+    hash.update(path.slice(root.length)).update(statSync(path).size < 4e6 ? readFileSync(path) : '');
   const wanted = hash.digest('hex');
   const stamp = inCradle('web-built');
-  if (existsSync(inRoot('web', 'dist', 'index.html')) && existsSync(stamp) && readFileSync(stamp, 'utf8') === wanted) return;
+  if (existsSync(inRoot('web', 'dist', 'index.html')) && existsSync(stamp) && readFileSync(stamp, 'utf8') === wanted)
+    return;
   say('Building the web application…');
-  const built = spawnSync('npx', ['vite', 'build', '--config', 'web/vite.config.ts', '--logLevel', 'error'], { cwd: root, stdio: ['ignore', 'inherit', 'inherit'] });
+  const built = spawnSync('npx', ['vite', 'build', '--config', 'web/vite.config.ts', '--logLevel', 'error'], {
+    cwd: root,
+    stdio: ['ignore', 'inherit', 'inherit'],
+  });
   if (built.status !== 0) throw new Stop('The web application could not be built; what the builder said stands above.');
   writeFileSync(stamp, wanted);
 }

@@ -25,7 +25,10 @@ export interface AppOptions {
 
 /** The secret that signs session cookies lives in the database: every server process before it must know the same one. */
 async function sessionSecret(db: Database): Promise<string> {
-  const [row] = await db.models.Setting.findOrCreate({ where: { name: 'sessionSecret' }, defaults: { name: 'sessionSecret', value: newSecret() } });
+  const [row] = await db.models.Setting.findOrCreate({
+    where: { name: 'sessionSecret' },
+    defaults: { name: 'sessionSecret', value: newSecret() },
+  });
   return row.value;
 }
 
@@ -59,11 +62,26 @@ export async function makeApp(db: Database, options: AppOptions): Promise<Expres
       originAgentCluster: false,
     }),
   );
-  app.use(compression({ filter: (request, response) => !request.path.endsWith('/events') && compression.filter(request, response) }));
-  app.use(pinoHttp({ logger, autoLogging: { ignore: (request) => !request.url?.startsWith('/api') } }));
+  app.use(
+    compression({
+      filter: (request, response) => !request.path.endsWith('/events') && compression.filter(request, response),
+    }),
+  );
+  app.use(
+    pinoHttp({
+      logger,
+      redact: ['req.headers.cookie', 'res.headers["set-cookie"]'],
+      autoLogging: { ignore: (request) => !request.url?.startsWith('/api') },
+    }),
+  );
 
   const Store = connectSessionSequelize(session.Store);
-  const store = new Store({ db: db.sequelize, tableName: 'sessions', checkExpirationInterval: 15 * 60_000, expiration: 30 * 24 * 3_600_000 });
+  const store = new Store({
+    db: db.sequelize,
+    tableName: 'sessions',
+    checkExpirationInterval: 15 * 60_000,
+    expiration: 30 * 24 * 3_600_000,
+  });
   await store.sync();
   const api = express.Router();
   api.use(express.json({ limit: '8mb' }));
@@ -95,10 +113,16 @@ export async function makeApp(db: Database, options: AppOptions): Promise<Expres
     app.use(
       express.static(options.webRoot, {
         index: false,
-        setHeaders: (response, path) => response.set('Cache-Control', /[\\/]assets[\\/]/.test(path) ? 'public, max-age=31536000, immutable' : 'no-cache'),
+        setHeaders: (response, path) =>
+          response.set(
+            'Cache-Control',
+            /[\\/]assets[\\/]/.test(path) ? 'public, max-age=31536000, immutable' : 'no-cache',
+          ),
       }),
     );
-    app.get(/^\/(?!api\/|assets\/).*/, (_request, response) => response.set('Cache-Control', 'no-cache').sendFile(index));
+    app.get(/^\/(?!api\/|assets\/).*/, (_request, response) =>
+      response.set('Cache-Control', 'no-cache').sendFile(index),
+    );
   }
   app.use(noSuchRoute);
   app.use(problems);

@@ -14,7 +14,10 @@ const app = await makeApp(db, { webRoot: config.webRoot, demo: isDemo, logger })
 const server = createServer(app);
 
 server.on('error', (error: NodeJS.ErrnoException) => {
-  const text = error.code === 'EADDRINUSE' ? `Port ${config.port} is taken. Start with another one: PORT=8080 npm start` : error.message;
+  const text =
+    error.code === 'EADDRINUSE'
+      ? `Port ${config.port} is taken. Start with another one: PORT=8080 npm start`
+      : error.message;
   console.error(text);
   process.exit(2);
 });

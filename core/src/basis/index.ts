@@ -1,13 +1,6 @@
 /** Where a figure comes from. Every number the product judges by carries one. */
 export type BasisKind =
-  | 'published'
-  | 'common practice'
-  | 'from memory'
-  | 'measured'
-  | 'learned'
-  | 'typical'
-  | 'shop'
-  | 'computed';
+  'published' | 'common practice' | 'from memory' | 'measured' | 'learned' | 'typical' | 'shop' | 'computed';
 
 export interface Basis {
   kind: BasisKind;

@@ -11,13 +11,55 @@ export interface ComplaintKind {
 }
 
 export const complaintKinds: readonly ComplaintKind[] = [
-  { id: 'pump', name: 'Pump', test: 'volts and ground drop at the pump plug, under load', minutes: 10, why: 'a bad feed or ground looks just like a dead pump: ten minutes against hours' },
-  { id: 'level', name: 'Level', test: 'sender ohms at the plug, against the needle', minutes: 10, why: 'if the ohms move and the needle does not, the tank need not come down' },
-  { id: 'leak', name: 'Leak', test: 'wipe dry, run, and look where the first drop stands', minutes: 10, why: 'fuel runs along the tank before it drips: the drop is rarely where the hole is' },
-  { id: 'rust', name: 'Rust', test: 'probe straps, seams and the top edge with a blunt tool, light from the side', minutes: 5, why: 'a strap gone through changes how it may come down' },
-  { id: 'badFuel', name: 'Bad fuel', test: 'sample in glass beside a clean one, ten minutes standing', minutes: 10, why: 'water and dirt show themselves; what it is stays unproven without a laboratory' },
-  { id: 'hose', name: 'Hose or vapour', test: 'smell and look along every hose from neck to canister, cap on and off', minutes: 10, why: 'a split hose above the tank is mended from above' },
-  { id: 'biggerTank', name: 'Bigger tank', test: 'new tank against old: ports, straps, length, ohms', minutes: 15, why: 'compare before anything is opened' },
+  {
+    id: 'pump',
+    name: 'Pump',
+    test: 'volts and ground drop at the pump plug, under load',
+    minutes: 10,
+    why: 'a bad feed or ground looks just like a dead pump: ten minutes against hours',
+  },
+  {
+    id: 'level',
+    name: 'Level',
+    test: 'sender ohms at the plug, against the needle',
+    minutes: 10,
+    why: 'if the ohms move and the needle does not, the tank need not come down',
+  },
+  {
+    id: 'leak',
+    name: 'Leak',
+    test: 'wipe dry, run, and look where the first drop stands',
+    minutes: 10,
+    why: 'fuel runs along the tank before it drips: the drop is rarely where the hole is',
+  },
+  {
+    id: 'rust',
+    name: 'Rust',
+    test: 'probe straps, seams and the top edge with a blunt tool, light from the side',
+    minutes: 5,
+    why: 'a strap gone through changes how it may come down',
+  },
+  {
+    id: 'badFuel',
+    name: 'Bad fuel',
+    test: 'sample in glass beside a clean one, ten minutes standing',
+    minutes: 10,
+    why: 'water and dirt show themselves; what it is stays unproven without a laboratory',
+  },
+  {
+    id: 'hose',
+    name: 'Hose or vapour',
+    test: 'smell and look along every hose from neck to canister, cap on and off',
+    minutes: 10,
+    why: 'a split hose above the tank is mended from above',
+  },
+  {
+    id: 'biggerTank',
+    name: 'Bigger tank',
+    test: 'new tank against old: ports, straps, length, ohms',
+    minutes: 15,
+    why: 'compare before anything is opened',
+  },
 ];
 
 export const complaintOf = (id: Complaint): ComplaintKind => complaintKinds.find((kind) => kind.id === id)!;

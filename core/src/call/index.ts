@@ -1,6 +1,14 @@
 import { commonPractice } from '../basis/index.ts';
 import { add, rangeInWords, roundTo, total, type Estimate } from '../estimate/index.ts';
-import { drained, judgeHandling, litresToTakeOut, startingKilograms, tankMass, type Handling, type ShopKilograms } from '../handling/index.ts';
+import {
+  drained,
+  judgeHandling,
+  litresToTakeOut,
+  startingKilograms,
+  tankMass,
+  type Handling,
+  type ShopKilograms,
+} from '../handling/index.ts';
 import type { JobState } from '../job/types.ts';
 import { planDescent } from '../stops/preview.ts';
 import { witnessWord } from '../tank/index.ts';
@@ -43,7 +51,9 @@ export function makeCall(state: JobState, shop: ShopKilograms = startingKilogram
   const down = planDescent(state);
   const up = total([
     ...vehicle.connections.map((line) => estimateOf(vehicle, (line.make[0] ?? line.part[0]!).minutes)),
-    ...vehicle.obstructions.filter((o) => o.blocksAt && o.restore[0]).map((o) => estimateOf(vehicle, o.restore[0]!.minutes)),
+    ...vehicle.obstructions
+      .filter((o) => o.blocksAt && o.restore[0])
+      .map((o) => estimateOf(vehicle, o.restore[0]!.minutes)),
     ...vehicle.supports.map(() => ({ lo: 4, typ: 6, hi: 12, basis: commonPractice })),
   ]);
   const weak = vehicle.fasteners.filter((f) => f.likelyToBreak);
@@ -59,7 +69,9 @@ export function makeCall(state: JobState, shop: ShopKilograms = startingKilogram
     couldStop: [
       ...(state.complaint === 'leak' || state.complaint === 'hose' ? [] : ['ring seal not here']),
       ...weak.map((f) => `${f.count} × ${f.thread} strap fasteners may break: have spares`),
-      ...(down.outcome === 'held' ? [`on typical figures ${down.stops.at(-1)?.holders[0]?.name ?? 'something'} holds it`] : []),
+      ...(down.outcome === 'held'
+        ? [`on typical figures ${down.stops.at(-1)?.holders[0]?.name ?? 'something'} holds it`]
+        : []),
     ],
     soak: weak.length > 0 ? { what: 'strap fasteners', minutes: 20 } : null,
     why: {

@@ -19,7 +19,8 @@ export interface Estimate {
 export function estimate(lo: number, typ: number, hi: number, basis: Basis, field = 'range'): Estimate {
   for (const value of [lo, typ, hi])
     if (!Number.isFinite(value)) throw new InputError(field, String(value), 'a finite number');
-  if (lo > typ || typ > hi) throw new InputError(field, `${lo} / ${typ} / ${hi}`, 'low, likely and high in rising order');
+  if (lo > typ || typ > hi)
+    throw new InputError(field, `${lo} / ${typ} / ${hi}`, 'low, likely and high in rising order');
   return { lo, typ, hi, basis };
 }
 
@@ -29,8 +30,7 @@ export const exactly = (value: number, basis: Basis = measured): Estimate => est
 const sumBasis = computed('sum of ranges');
 
 /** Sum, ends added to ends. Encloses every sum of points. */
-export const add = (a: Estimate, b: Estimate): Estimate =>
-  estimate(a.lo + b.lo, a.typ + b.typ, a.hi + b.hi, sumBasis);
+export const add = (a: Estimate, b: Estimate): Estimate => estimate(a.lo + b.lo, a.typ + b.typ, a.hi + b.hi, sumBasis);
 
 /** Difference a − b, each end against the other's far end. Encloses every difference of points. */
 export const subtract = (a: Estimate, b: Estimate): Estimate =>

@@ -41,7 +41,8 @@ export interface Handling {
  * @example judgeHandling(tankMass(rail, exactly(5)), { alone: 25, two: 40 }).hands // 'alone'
  */
 export function judgeHandling(mass: Estimate, shop: ShopKilograms): Handling {
-  if (!(shop.alone > 0 && shop.two >= shop.alone)) throw new InputError('shop.kilograms', `${shop.alone} / ${shop.two}`, 'kilograms for one, and no fewer for two');
+  if (!(shop.alone > 0 && shop.two >= shop.alone))
+    throw new InputError('shop.kilograms', `${shop.alone} / ${shop.two}`, 'kilograms for one, and no fewer for two');
   const reason = (text: string, limit: number) => ({
     text,
     figure: `${rangeInWords(mass, 1)} kg`,
@@ -50,13 +51,30 @@ export function judgeHandling(mass: Estimate, shop: ShopKilograms): Handling {
   });
   const seated = 'lying or kneeling under it is outside every lifting method: keep it on the jack';
   if (mass.hi <= shop.alone)
-    return { mass, hands: 'alone', verdict: { outcome: 'good', reasons: [reason('light enough for one', shop.alone)], next: [seated] } };
+    return {
+      mass,
+      hands: 'alone',
+      verdict: { outcome: 'good', reasons: [reason('light enough for one', shop.alone)], next: [seated] },
+    };
   if (mass.hi <= shop.two) {
-    const maybe = mass.lo <= shop.alone ? 'light enough for two, perhaps for one' : 'light enough for two, too heavy for one';
-    return { mass, hands: 'two', verdict: { outcome: 'doubtful', reasons: [reason(maybe, shop.alone)], next: ['take more out, or get a second pair of hands', seated] } };
+    const maybe =
+      mass.lo <= shop.alone ? 'light enough for two, perhaps for one' : 'light enough for two, too heavy for one';
+    return {
+      mass,
+      hands: 'two',
+      verdict: {
+        outcome: 'doubtful',
+        reasons: [reason(maybe, shop.alone)],
+        next: ['take more out, or get a second pair of hands', seated],
+      },
+    };
   }
   const text = mass.lo > shop.two ? 'too heavy for two' : 'may be too heavy for two';
-  return { mass, hands: 'neither', verdict: { outcome: 'bad', reasons: [reason(text, shop.two)], next: ['take fuel out first', seated] } };
+  return {
+    mass,
+    hands: 'neither',
+    verdict: { outcome: 'bad', reasons: [reason(text, shop.two)], next: ['take fuel out first', seated] },
+  };
 }
 
 /**
@@ -66,11 +84,20 @@ export function judgeHandling(mass: Estimate, shop: ShopKilograms): Handling {
  * @returns litres, zero where nothing need come out; `enough` false when even the drained tank is too heavy at its heavy end
  * @example litresToTakeOut(rail, exactly(50), 25).litres.typ // (13 + 50 × 0.745 − 25) / 0.745 = 33.9
  */
-export function litresToTakeOut(file: VehicleFile, aboard: Estimate, limit: number): { litres: Estimate; enough: boolean } {
+export function litresToTakeOut(
+  file: VehicleFile,
+  aboard: Estimate,
+  limit: number,
+): { litres: Estimate; enough: boolean } {
   const { density } = fuels[file.fuel];
   const empty = estimateOf(file, file.tank.emptyMass);
-  const need = (mass: number, d: number, litres: number) => Math.min(litres, Math.max(0, (mass + litres * d - limit) / d));
-  const values = [need(empty.lo, density.lo, aboard.lo), need(empty.typ, density.typ, aboard.typ), need(empty.hi, density.hi, aboard.hi)].sort((a, b) => a - b);
+  const need = (mass: number, d: number, litres: number) =>
+    Math.min(litres, Math.max(0, (mass + litres * d - limit) / d));
+  const values = [
+    need(empty.lo, density.lo, aboard.lo),
+    need(empty.typ, density.typ, aboard.typ),
+    need(empty.hi, density.hi, aboard.hi),
+  ].sort((a, b) => a - b);
   const stays = drained(file, aboard);
   return {
     litres: estimate(values[0]!, values[1]!, values[2]!, computed('(empty mass + litres × density − limit) / density')),
@@ -81,5 +108,10 @@ export function litresToTakeOut(file: VehicleFile, aboard: Estimate, limit: numb
 /** Litres that stay aboard once it is drained the usual way. */
 export function drained(file: VehicleFile, aboard: Estimate): Estimate {
   const rest = estimateOf(file, file.tank.unusable);
-  return { lo: Math.min(rest.lo, aboard.lo), typ: Math.min(rest.typ, aboard.typ), hi: Math.min(rest.hi, aboard.hi), basis: rest.basis };
+  return {
+    lo: Math.min(rest.lo, aboard.lo),
+    typ: Math.min(rest.typ, aboard.typ),
+    hi: Math.min(rest.hi, aboard.hi),
+    basis: rest.basis,
+  };
 }

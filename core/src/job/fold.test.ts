@@ -36,7 +36,14 @@ describe('any log', () => {
         const state = foldJob(null, log)!;
         const newest = state.kept.at(-1)!;
         if (newest.kind === 'opened' || state.signed) return;
-        const undo: Entry = { id: 'undo', jobId: 'job', at: '2026-01-05T20:00:00Z', by: 'bo', kind: 'takeBack', body: { entry: newest.id } };
+        const undo: Entry = {
+          id: 'undo',
+          jobId: 'job',
+          at: '2026-01-05T20:00:00Z',
+          by: 'bo',
+          kind: 'takeBack',
+          body: { entry: newest.id },
+        };
         expect(bare(foldJob(state, [undo]))).toEqual(bare(foldJob(null, state.kept.slice(0, -1))));
       }),
       { numRuns: 200 },
@@ -47,10 +54,18 @@ describe('any log', () => {
     fc.assert(
       fc.property(anyLog(), (log) => {
         const state = foldJob(null, log)!;
-        const sign: Entry = { id: 'sign', jobId: 'job', at: '2026-01-05T20:00:00Z', by: 'ines', kind: 'signed', body: {} };
+        const sign: Entry = {
+          id: 'sign',
+          jobId: 'job',
+          at: '2026-01-05T20:00:00Z',
+          by: 'ines',
+          kind: 'signed',
+          body: {},
+        };
         const signed = foldJob(state, [sign])!;
         if (!state.signed) expect(signed.signed !== null).toBe(owed(state).length === 0);
-        if (signed.signed) expect(refusalOf(signed, { ...sign, id: 'n', kind: 'note', body: { text: 'x' } })).not.toBeNull();
+        if (signed.signed)
+          expect(refusalOf(signed, { ...sign, id: 'n', kind: 'note', body: { text: 'x' } })).not.toBeNull();
       }),
       { numRuns: 200 },
     );
@@ -74,7 +89,13 @@ describe('any log', () => {
 
 describe('what a log means', () => {
   const vehicle = archetypes[0]!;
-  const quiet = { asked: true, tight: [] as string[], nearly: [] as string[], allFist: false, reachable: [] as string[] };
+  const quiet = {
+    asked: true,
+    tight: [] as string[],
+    nearly: [] as string[],
+    allFist: false,
+    reachable: [] as string[],
+  };
   const start = () => {
     const write = logWriter('job');
     let state = foldJob(null, [write('opened', { name: 'Van 4', complaint: 'pump', vehicle, gauge: 0.5 })])!;
@@ -88,8 +109,11 @@ describe('what a log means', () => {
       },
     };
   };
-  const stop = (to: number, off: { key: string; tag?: number; way?: string }[] = [], look: { tight?: string[]; nearly?: string[]; allFist?: boolean } = {}) =>
-    ({ to: { f: to, r: to }, off, capped: [], look: { ...quiet, ...look }, notDone: [] }) as never;
+  const stop = (
+    to: number,
+    off: { key: string; tag?: number; way?: string }[] = [],
+    look: { tight?: string[]; nearly?: string[]; allFist?: boolean } = {},
+  ) => ({ to: { f: to, r: to }, off, capped: [], look: { ...quiet, ...look }, notDone: [] }) as never;
 
   test('a line not named at a stop where it is surely seen has at least two fingers of play, less the eye’s error', () => {
     const job = start();

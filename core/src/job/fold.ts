@@ -55,7 +55,13 @@ function blank(entry: Extract<Entry, { kind: 'opened' }>): JobState {
   const { vehicle, name, complaint, bay, gauge } = entry.body;
   const witnesses: JobState['witnesses'] = [];
   if (gauge !== undefined && complaint !== 'level')
-    witnesses.push({ id: entry.id, kind: 'gauge', litres: witnessLitres(vehicle, 'gauge', gauge), outBefore: 0, inBefore: 0 });
+    witnesses.push({
+      id: entry.id,
+      kind: 'gauge',
+      litres: witnessLitres(vehicle, 'gauge', gauge),
+      outBefore: 0,
+      inBefore: 0,
+    });
   return {
     jobId: entry.jobId,
     vehicle,

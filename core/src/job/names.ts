@@ -9,8 +9,10 @@ export function splitKey(key: string): { kind: string; id: string } {
   return cut < 0 ? { kind: '', id: key } : { kind: key.slice(0, cut), id: key.slice(cut + 1) };
 }
 
-export const lineOf = (vehicle: VehicleFile, id: string): Connection | undefined => vehicle.connections.find((c) => c.id === id);
-export const obstructionOf = (vehicle: VehicleFile, id: string): Obstruction | undefined => vehicle.obstructions.find((o) => o.id === id);
+export const lineOf = (vehicle: VehicleFile, id: string): Connection | undefined =>
+  vehicle.connections.find((c) => c.id === id);
+export const obstructionOf = (vehicle: VehicleFile, id: string): Obstruction | undefined =>
+  vehicle.obstructions.find((o) => o.id === id);
 export const clipOwner = (vehicle: VehicleFile, clipId: string): Connection | undefined =>
   vehicle.connections.find((c) => c.clips.some((k) => k.id === clipId));
 
@@ -19,11 +21,20 @@ export function nameOf(state: Pick<JobState, 'vehicle' | 'extras' | 'items'>, ke
   const { kind, id } = splitKey(key);
   const { vehicle } = state;
   if (kind === 'line') return lineOf(vehicle, id)?.name ?? id;
-  if (kind === 'clip') return vehicle.connections.flatMap((c) => c.clips).find((k) => k.id === id)?.name ?? `${clipOwner(vehicle, id)?.name ?? id} clip`;
+  if (kind === 'clip')
+    return (
+      vehicle.connections.flatMap((c) => c.clips).find((k) => k.id === id)?.name ??
+      `${clipOwner(vehicle, id)?.name ?? id} clip`
+    );
   if (kind === 'support') return vehicle.supports.find((s) => s.id === id)?.name ?? id;
-  if (kind === 'obstruction') return obstructionOf(vehicle, id)?.name ?? state.extras.find((e) => e.id === id)?.name ?? id;
+  if (kind === 'obstruction')
+    return obstructionOf(vehicle, id)?.name ?? state.extras.find((e) => e.id === id)?.name ?? id;
   return state.items.find((item) => item.key === key)?.name ?? id;
 }
 
 /** A line's short name: “feed line” → “feed”, for tags and bars. */
-export const shortName = (name: string): string => name.replace(/ (line|hose|carrier)$/, '').replace(/^pump and sender /, '').replace(/^ground strap$/, 'ground');
+export const shortName = (name: string): string =>
+  name
+    .replace(/ (line|hose|carrier)$/, '')
+    .replace(/^pump and sender /, '')
+    .replace(/^ground strap$/, 'ground');

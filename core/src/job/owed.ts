@@ -35,13 +35,22 @@ export function owed(state: JobState, shop: ShopKilograms = startingKilograms): 
   const excused = new Set(state.deviations.map((d) => d.key));
   const owe = (key: string, text: string) => void (excused.has(key) || debts.push({ key, text }));
   for (const item of openItems(state)) {
-    const word = item.state === 'loose' ? 'is loose' : item.kind === 'thing' ? 'is still in' : item.kind === 'line' ? 'is open' : 'is off';
+    const word =
+      item.state === 'loose'
+        ? 'is loose'
+        : item.kind === 'thing'
+          ? 'is still in'
+          : item.kind === 'line'
+            ? 'is open'
+            : 'is off';
     owe(item.key, `${item.name} ${word}${item.state === 'deferred' ? `, put off until ${item.note}` : ''}`);
   }
-  if (state.pose.f !== 0 || state.pose.r !== 0) owe('pose', `tank hangs ${Math.max(state.pose.f, state.pose.r)} mm below home`);
+  if (state.pose.f !== 0 || state.pose.r !== 0)
+    owe('pose', `tank hangs ${Math.max(state.pose.f, state.pose.r)} mm below home`);
   for (const pull of state.pulls)
     if (pull.inspected === null) owe(pull.key, `${nameOf(state, pull.key)} was pulled and is not inspected`);
-    else if (pull.inspected === 'bad' && !state.replaced[pull.key]) owe(pull.key, `${nameOf(state, pull.key)} was pulled, found bad and not replaced`);
+    else if (pull.inspected === 'bad' && !state.replaced[pull.key])
+      owe(pull.key, `${nameOf(state, pull.key)} was pulled, found bad and not replaced`);
   if (wasLowered(state)) {
     for (const gate of [1, 2, 3, 4] as GateNumber[]) {
       if (state.gates[gate].passed) continue;
@@ -51,19 +60,24 @@ export function owed(state: JobState, shop: ShopKilograms = startingKilograms): 
     }
     for (const support of state.vehicle.supports) {
       const key = keyOf('support', support.id);
-      if (state.items.some((item) => item.key === key && item.state === 'closed') && !state.torques.some((t) => t.key === key))
+      if (
+        state.items.some((item) => item.key === key && item.state === 'closed') &&
+        !state.torques.some((t) => t.key === key)
+      )
         owe(`torque:${support.id}`, `torque of ${support.name} is not written`);
     }
   }
   for (const key of jointsToSee(state)) {
     const joint = state.joints.find((j) => j.key === key);
     if (!joint) owe(`joint:${key}`, `${nameOf(state, key)} was not looked at`);
-    else if (joint.verdict.outcome !== 'good') owe(`joint:${key}`, `${nameOf(state, key)}: ${joint.verdict.reasons.map((r) => r.text).join(', ')}`);
+    else if (joint.verdict.outcome !== 'good')
+      owe(`joint:${key}`, `${nameOf(state, key)}: ${joint.verdict.reasons.map((r) => r.text).join(', ')}`);
   }
   if (wasLowered(state) && state.fills.length === 0) owe('fill', 'first fill is not written');
   if (!state.complaintTest) owe('complaintTest', 'the complaint’s own test was not recorded');
   if (!state.complaintAgain) owe('complaint', 'the complaint’s own test was not run again');
-  else if (state.complaintAgain.result !== 'passed') owe('complaint', `the complaint is ${state.complaintAgain.result}: sign it only as a deviation`);
+  else if (state.complaintAgain.result !== 'passed')
+    owe('complaint', `the complaint is ${state.complaintAgain.result}: sign it only as a deviation`);
   if (!state.identity) owe('identity', 'plate and mileage are missing');
   return debts;
 }

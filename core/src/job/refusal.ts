@@ -18,7 +18,11 @@ const refuse = (text: string, todo: string, debts: Debt[] = []): Refusal => ({ t
  * @returns null when it may stand
  * @example refusalOf(state, signedEntry)?.owed // what is still owed
  */
-export function refusalOf(state: JobState | null, entry: Entry, shop: ShopKilograms = startingKilograms): Refusal | null {
+export function refusalOf(
+  state: JobState | null,
+  entry: Entry,
+  shop: ShopKilograms = startingKilograms,
+): Refusal | null {
   if (!state) return entry.kind === 'opened' ? null : refuse('this job has not been opened', 'open the job first');
   if (entry.kind === 'opened') return refuse('this job is already open', 'go on in the job as it is');
   if (entry.jobId !== state.jobId) return refuse('this entry belongs to another job', 'enter it there');
@@ -29,7 +33,8 @@ export function refusalOf(state: JobState | null, entry: Entry, shop: ShopKilogr
     case 'takeBack': {
       const newest = state.kept.at(-1);
       if (!newest || newest.kind === 'opened') return refuse('there is nothing to take back', 'go on');
-      if (newest.id !== entry.body.entry) return refuse('something was entered after it', 'take back the newest entry first, or enter what is true now');
+      if (newest.id !== entry.body.entry)
+        return refuse('something was entered after it', 'take back the newest entry first, or enter what is true now');
       return null;
     }
     case 'gate': {
@@ -38,12 +43,17 @@ export function refusalOf(state: JobState | null, entry: Entry, shop: ShopKilogr
       return refuse(
         `gate ${entry.body.gate} is not ready: ${missing.map((j) => j.item.short).join(', ')}`,
         missing[0]!.verdict.next[0] ?? missing[0]!.item.question,
-        missing.map((j) => ({ key: `gate:${entry.body.gate}:${j.item.id}`, text: `${j.item.short}: ${j.verdict.reasons.map((r) => r.text).join(', ')}` })),
+        missing.map((j) => ({
+          key: `gate:${entry.body.gate}:${j.item.id}`,
+          text: `${j.item.short}: ${j.verdict.reasons.map((r) => r.text).join(', ')}`,
+        })),
       );
     }
     case 'signed': {
       const debts = owed(state, shop);
-      return debts.length === 0 ? null : refuse(`not yet: ${debts[0]!.text}`, 'close what is owed, or enter a deviation with a reason', debts);
+      return debts.length === 0
+        ? null
+        : refuse(`not yet: ${debts[0]!.text}`, 'close what is owed, or enter a deviation with a reason', debts);
     }
     default:
       return null;

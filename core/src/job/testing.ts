@@ -3,7 +3,17 @@ import { archetypes } from '../vehicle/index.ts';
 import type { Entry, EntryKind } from './types.ts';
 
 /** Arbitrary entries of every kind a job can see, sensible and senseless, for property tests. */
-const keys = fc.constantFrom('line:feed', 'line:vent', 'line:plug', 'clip:feed-clip', 'obstruction:shield', 'support:strap-1', 'line:moon', 'thing:x', 'odd');
+const keys = fc.constantFrom(
+  'line:feed',
+  'line:vent',
+  'line:plug',
+  'clip:feed-clip',
+  'obstruction:shield',
+  'support:strap-1',
+  'line:moon',
+  'thing:x',
+  'odd',
+);
 const drop = fc.integer({ min: 0, max: 70 }).map((n) => n * 5);
 const pose = drop.map((f) => ({ f, r: f }));
 const gate = fc.constantFrom(1, 2, 3, 4);
@@ -22,12 +32,30 @@ const bodies: Partial<Record<EntryKind, fc.Arbitrary<unknown>>> = {
   identity: fc.constant({ plate: 'IS 1', mileage: 10, unit: 'km' }),
   complaintTest: fc.constant({ test: 'volts', result: 'shown' }),
   complaintAgain: fc.record({ result: fc.constantFrom('passed', 'unchanged', 'worse') }),
-  fuelWitness: fc.record({ witness: fc.constantFrom('gauge', 'dip', 'plugDry', 'weight', 'ranDry'), reading: fc.double({ min: 0, max: 300, noNaN: true }) }),
-  gateItem: fc.record({ gate, item: fc.constantFrom('air', 'heat', 'support', 'hands', 'battery', 'jack', 'seal'), answer: fc.constantFrom('yes', 'no', 'new') }),
+  fuelWitness: fc.record({
+    witness: fc.constantFrom('gauge', 'dip', 'plugDry', 'weight', 'ranDry'),
+    reading: fc.double({ min: 0, max: 300, noNaN: true }),
+  }),
+  gateItem: fc.record({
+    gate,
+    item: fc.constantFrom('air', 'heat', 'support', 'hands', 'battery', 'jack', 'seal'),
+    answer: fc.constantFrom('yes', 'no', 'new'),
+  }),
   gate: fc.record({ gate }),
-  exception: fc.record({ gate, item: fc.constantFrom('pressure', 'witnesses'), reason: fc.constant('known'), lead: fc.constant('marit'), approval: fc.constant('a') }),
+  exception: fc.record({
+    gate,
+    item: fc.constantFrom('pressure', 'witnesses'),
+    reason: fc.constant('known'),
+    lead: fc.constant('marit'),
+    approval: fc.constant('a'),
+  }),
   pressure: fc.record({ reading: fc.integer({ min: 0, max: 400 }) }),
-  container: fc.record({ number: fc.integer({ min: 1, max: 3 }), capacity: fc.constant(20), litres: fc.double({ min: 0, max: 20, noNaN: true }), clean: fc.boolean() }),
+  container: fc.record({
+    number: fc.integer({ min: 1, max: 3 }),
+    capacity: fc.constant(20),
+    litres: fc.double({ min: 0, max: 20, noNaN: true }),
+    clean: fc.boolean(),
+  }),
   fill: fc.record({ litres: fc.integer({ min: 1, max: 60 }) }),
   stopDone: stop,
   crept: fc.tuple(stop, fc.option(keys, { nil: undefined })).map(([s, taut]) => (taut ? { ...s, taut } : s)),
@@ -45,9 +73,19 @@ const bodies: Partial<Record<EntryKind, fc.Arbitrary<unknown>>> = {
   takenOut: fc.record({ key: keys }),
   loosened: fc.constant({ name: 'collar', until: 'hoses are on' }),
   deferred: fc.record({ key: keys, until: fc.constant('home') }),
-  deviation: fc.record({ key: keys, reason: fc.constant('missing'), who: fc.constant('owner'), due: fc.constant('next') }),
+  deviation: fc.record({
+    key: keys,
+    reason: fc.constant('missing'),
+    who: fc.constant('owner'),
+    due: fc.constant('next'),
+  }),
   replaced: fc.record({ key: keys, slack: drop }),
-  torque: fc.record({ key: fc.constant('support:strap-1'), asWritten: fc.constant('40 N·m'), lo: fc.constant(40), hi: fc.constant(40) }),
+  torque: fc.record({
+    key: fc.constant('support:strap-1'),
+    asWritten: fc.constant('40 N·m'),
+    lo: fc.constant(40),
+    hi: fc.constant(40),
+  }),
   jointSeen: fc.record({ key: keys, seen: fc.constantFrom('dry', 'weeps'), checks: fc.subarray(['wiped', 'wet']) }),
   finding: fc.constant({ what: 'light film', where: 'floor', verdict: 'good' }),
   wait: fc.record({ what: fc.constant('soak'), state: fc.constantFrom('start', 'end'), minutes: fc.constant(20) }),

@@ -34,11 +34,15 @@ export function entryInWords(state: JobState, entry: Entry): string {
     case 'stopDone':
       return entry.body.to.f === 0 ? 'stop before lowering' : `lowered to ${entry.body.to.f}`;
     case 'crept':
-      return entry.body.taut ? `stopped at ${entry.body.to.f}, ${name(entry.body.taut)} taut` : `crept to ${entry.body.to.f}`;
+      return entry.body.taut
+        ? `stopped at ${entry.body.to.f}, ${name(entry.body.taut)} taut`
+        : `crept to ${entry.body.to.f}`;
     case 'moved':
       return `${entry.body.why === 'raised' || entry.body.why === 'in' ? 'raised' : 'moved'} to ${entry.body.to.f}`;
     case 'surprise':
-      return entry.body.what === 'freed' ? `${name(entry.body.key)} freed, ${entry.body.more} mm` : `${entry.body.name ?? name(entry.body.key)} holds`;
+      return entry.body.what === 'freed'
+        ? `${name(entry.body.key)} freed, ${entry.body.more} mm`
+        : `${entry.body.name ?? name(entry.body.key)} holds`;
     case 'pulled':
       return `${name(entry.body.key)} pulled`;
     case 'inspected':

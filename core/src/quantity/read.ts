@@ -79,7 +79,10 @@ function readNumber(sign: string, digits: string, field: string, text: string): 
 }
 
 function readHand(text: string): Estimate | null {
-  const word = text.toLowerCase().replace(/^(a|one|1)\s+/, '').replace(/^2\s+/, 'two ');
+  const word = text
+    .toLowerCase()
+    .replace(/^(a|one|1)\s+/, '')
+    .replace(/^2\s+/, 'two ');
   const unit = handUnits.find((u) => u.word === word);
   if (!unit) return null;
   return estimate((unit.typ - HAND_ERROR) / 1000, unit.typ / 1000, (unit.typ + HAND_ERROR) / 1000, commonPractice);

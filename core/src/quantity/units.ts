@@ -51,7 +51,11 @@ export const units: Record<Dimension, Record<string, Unit>> = {
   },
   torque: {
     'N·m': { symbol: 'N·m', names: ['n·m', 'nm', 'n-m', 'n*m'], factor: 1 },
-    'ft-lb': { symbol: 'ft-lb', names: ['ft-lb', 'ft·lb', 'ftlb', 'ft-lbs', 'lb-ft', 'lbft', 'lb·ft', 'lbs-ft'], factor: 12 * INCH * LBF },
+    'ft-lb': {
+      symbol: 'ft-lb',
+      names: ['ft-lb', 'ft·lb', 'ftlb', 'ft-lbs', 'lb-ft', 'lbft', 'lb·ft', 'lbs-ft'],
+      factor: 12 * INCH * LBF,
+    },
     'in-lb': { symbol: 'in-lb', names: ['in-lb', 'in·lb', 'inlb', 'in-lbs', 'lb-in', 'lbin'], factor: INCH * LBF },
   },
   temperature: {

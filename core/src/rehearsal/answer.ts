@@ -34,25 +34,38 @@ export const realHands: Hands = { overshoot: 10, eye: 10 };
  *
  * @param at where the tank really hangs before the move, mm
  */
-export function answer(truth: Truth, state: JobState, stop: Stop, at: number, rng: () => number, hands: Hands = realHands): Observation {
+export function answer(
+  truth: Truth,
+  state: JobState,
+  stop: Stop,
+  at: number,
+  rng: () => number,
+  hands: Hands = realHands,
+): Observation {
   const attached = state.vehicle.connections.filter((line) => isOn(state, line.id));
   const slackNow = (id: string): number => {
     const line = state.vehicle.connections.find((c) => c.id === id)!;
-    const released = line.clips.filter((clip) => state.items.some((item) => item.key === `clip:${clip.id}`)).map((clip) => truth.clipSlack[clip.id]!);
+    const released = line.clips
+      .filter((clip) => state.items.some((item) => item.key === `clip:${clip.id}`))
+      .map((clip) => truth.clipSlack[clip.id]!);
     return Math.max(truth.slack[id]!, ...released);
   };
   const moves = stop.pose.f > state.pose.f;
   let reached = moves ? stop.pose.f + rng() * hands.overshoot : at;
   let taut: string | null = null;
   if (stop.kind === 'creep') {
-    const first = attached.filter((line) => stop.watch.includes(`line:${line.id}`)).sort((a, b) => slackNow(a.id) - slackNow(b.id))[0];
+    const first = attached
+      .filter((line) => stop.watch.includes(`line:${line.id}`))
+      .sort((a, b) => slackNow(a.id) - slackNow(b.id))[0];
     // Hand and eye on the line: the creep ends where it comes taut.
     if (first && slackNow(first.id) <= reached) {
       reached = Math.max(at, slackNow(first.id));
       taut = first.id;
     }
   }
-  const pulled = attached.filter((line) => line.id !== taut && reached > slackNow(line.id) + 1e-9).map((line) => line.id);
+  const pulled = attached
+    .filter((line) => line.id !== taut && reached > slackNow(line.id) + 1e-9)
+    .map((line) => line.id);
   const struck = Object.keys(truth.blocksAt).filter(
     (id) => reached > truth.blocksAt[id]! && !state.items.some((item) => item.key === `obstruction:${id}`),
   );
@@ -67,6 +80,10 @@ export function answer(truth: Truth, state: JobState, stop: Stop, at: number, rn
     taut,
     tight: judged.filter((j) => j.play < 5).map((j) => j.id),
     nearly: judged.filter((j) => j.play >= 5 && j.play < NEARLY).map((j) => j.id),
-    reachable: seen.filter((line) => line.part.some((way) => truth.reachFrom[way.id]! <= reached && reached <= truth.reachTo[way.id]!)).map((line) => line.id),
+    reachable: seen
+      .filter((line) =>
+        line.part.some((way) => truth.reachFrom[way.id]! <= reached && reached <= truth.reachTo[way.id]!),
+      )
+      .map((line) => line.id),
   };
 }

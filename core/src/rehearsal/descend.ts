@@ -30,7 +30,15 @@ export function logWriter(jobId: string) {
   let n = 0;
   return <K extends EntryKind>(kind: K, body: Bodies[K]): Entry => {
     n += 1;
-    return { id: `${jobId}-${n}`, jobId, seq: n, at: new Date(Date.UTC(2026, 0, 5, 8, n)).toISOString(), by: 'ines', kind, body } as Entry;
+    return {
+      id: `${jobId}-${n}`,
+      jobId,
+      seq: n,
+      at: new Date(Date.UTC(2026, 0, 5, 8, n)).toISOString(),
+      by: 'ines',
+      kind,
+      body,
+    } as Entry;
   };
 }
 
@@ -39,11 +47,17 @@ export function logWriter(jobId: string) {
  *
  * @example descend(rail, truthInside(rail, seeded(1)), seeded(2)).end // 'out'
  */
-export function descend(vehicle: VehicleFile, truth: Truth, rng: () => number, options: RehearsalOptions = {}): Descent {
+export function descend(
+  vehicle: VehicleFile,
+  truth: Truth,
+  rng: () => number,
+  options: RehearsalOptions = {},
+): Descent {
   const { margins = standardMargins, hands = realHands } = options;
   const write = logWriter('rehearsal');
   let state = foldJob(null, [write('opened', { name: 'Rehearsal', complaint: 'pump', vehicle })], { margins })!;
-  const log = <K extends EntryKind>(kind: K, body: Bodies[K]) => void (state = foldJob(state, [write(kind, body)], { margins })!);
+  const log = <K extends EntryKind>(kind: K, body: Bodies[K]) =>
+    void (state = foldJob(state, [write(kind, body)], { margins })!);
   const result: Descent = { end: 'held', stops: 0, creeps: 0, pulled: [], struck: [], heldBy: null, state };
   let at = 0;
   for (let i = 0; i < MOST_STOPS; i++) {

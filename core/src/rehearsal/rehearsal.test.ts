@@ -23,7 +23,9 @@ describe('hidden vehicles whose truth lies inside the ranges', () => {
   test('most reach the ground; the others say what holds', () => {
     const out = runs.filter((run) => run.end === 'out');
     const mean = (pick: (r: Descent) => number) => (out.reduce((sum, r) => sum + pick(r), 0) / out.length).toFixed(1);
-    console.info(`${out.length} of ${VEHICLES} reach the ground, in ${mean((r) => r.stops)} stops and ${mean((r) => r.creeps)} creeps on average`);
+    console.info(
+      `${out.length} of ${VEHICLES} reach the ground, in ${mean((r) => r.stops)} stops and ${mean((r) => r.creeps)} creeps on average`,
+    );
     expect(out.length).toBeGreaterThan(VEHICLES / 2);
     for (const run of runs.filter((r) => r.end === 'held')) expect(run.heldBy).toMatch(/^(line|obstruction):/);
   });
@@ -44,10 +46,19 @@ describe('a vehicle whose truth lies outside its file', () => {
     const { state } = pulls[0]!;
     expect(state.pulls.map((p) => p.key)).toContain('line:vent');
     expect(owed(state).some((d) => d.key === 'line:vent' && /inspected/.test(d.text))).toBe(true);
-    const sign: Entry = { id: 'sign', jobId: state.jobId, at: '2026-01-05T12:00:00Z', by: 'ines', kind: 'signed', body: {} };
+    const sign: Entry = {
+      id: 'sign',
+      jobId: state.jobId,
+      at: '2026-01-05T12:00:00Z',
+      by: 'ines',
+      kind: 'signed',
+      body: {},
+    };
     expect(refusalOf(state, sign)?.owed.map((d) => d.key)).toContain('line:vent');
     const write = logWriter('later');
-    const after = foldJob(state, [{ ...write('inspected', { key: 'line:vent', outcome: 'good' }), jobId: state.jobId }])!;
+    const after = foldJob(state, [
+      { ...write('inspected', { key: 'line:vent', outcome: 'good' }), jobId: state.jobId },
+    ])!;
     expect(owed(after).some((d) => d.key === 'line:vent' && /inspected/.test(d.text))).toBe(false);
   });
 });

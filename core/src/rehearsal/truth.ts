@@ -21,7 +21,15 @@ const within = (range: Range, rng: Rng): number => range.lo + rng() * (range.hi 
  * @param rng numbers in [0, 1)
  */
 export function truthInside(file: VehicleFile, rng: Rng): Truth {
-  const truth: Truth = { slack: {}, clipSlack: {}, visibleFrom: {}, reachFrom: {}, reachTo: {}, blocksAt: {}, elsewhere: {} };
+  const truth: Truth = {
+    slack: {},
+    clipSlack: {},
+    visibleFrom: {},
+    reachFrom: {},
+    reachTo: {},
+    blocksAt: {},
+    elsewhere: {},
+  };
   for (const line of file.connections) {
     truth.slack[line.id] = within(line.slack, rng);
     truth.visibleFrom[line.id] = within(line.visibleFrom, rng);
@@ -47,7 +55,9 @@ export function truthOutside(file: VehicleFile, rng: Rng, lineId: string, short:
 export function randomVehicle(base: VehicleFile, rng: Rng): VehicleFile {
   const vary = (range: Range): Range => {
     if (range.hi >= 9999 || range.hi === 0) return range;
-    const values = [range.lo, range.typ, range.hi].map((v) => Math.max(0, v * (0.6 + 0.8 * rng()))).sort((a, b) => a - b);
+    const values = [range.lo, range.typ, range.hi]
+      .map((v) => Math.max(0, v * (0.6 + 0.8 * rng())))
+      .sort((a, b) => a - b);
     return { lo: values[0]!, typ: values[1]!, hi: values[2]! };
   };
   const file = structuredClone(base);
@@ -57,7 +67,11 @@ export function randomVehicle(base: VehicleFile, rng: Rng): VehicleFile {
     for (const way of [...line.part, ...line.make]) way.reachFrom = vary(way.reachFrom);
     for (const clip of line.clips) {
       const more = vary(clip.slack);
-      clip.slack = { lo: Math.max(more.lo, line.slack.lo), typ: Math.max(more.typ, line.slack.typ), hi: Math.max(more.hi, line.slack.hi) };
+      clip.slack = {
+        lo: Math.max(more.lo, line.slack.lo),
+        typ: Math.max(more.typ, line.slack.typ),
+        hi: Math.max(more.hi, line.slack.hi),
+      };
     }
   }
   for (const thing of file.obstructions) if (thing.blocksAt) thing.blocksAt = vary(thing.blocksAt);

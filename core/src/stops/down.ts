@@ -60,7 +60,12 @@ export function stopAt(state: TankState, to: number, kind: Stop['kind'], margins
     from,
     pose,
     actions,
-    watch: kind === 'creep' ? bindings(state).filter((b) => safeUnder(b, margins) < to).map((b) => b.key) : [],
+    watch:
+      kind === 'creep'
+        ? bindings(state)
+            .filter((b) => safeUnder(b, margins) < to)
+            .map((b) => b.key)
+        : [],
     holders: holdersAt(binding, to),
     needs: onLines.flatMap((b) => needOf(at, b, to)),
     unseen: onLines.filter((b) => b.line!.visibleFrom.hi > to).map((b) => b.key),
@@ -71,7 +76,9 @@ export function stopAt(state: TankState, to: number, kind: Stop['kind'], margins
 /** What a guessed line must give so that a hand reaches it before it is tight, mm. */
 function needOf(state: TankState, binding: Binding, to: number): Stop['needs'] {
   const line = binding.line!;
-  const reach = Math.min(...line.part.map((way) => Math.min(gridUp(way.reachFrom.hi), state.reached[line.id] ?? Infinity)));
+  const reach = Math.min(
+    ...line.part.map((way) => Math.min(gridUp(way.reachFrom.hi), state.reached[line.id] ?? Infinity)),
+  );
   if (binding.fast !== null || binding.limit.lo >= reach || reach <= to) return [];
   return [{ key: binding.key, name: binding.name, mm: reach }];
 }
@@ -89,25 +96,39 @@ function actionsAt(state: TankState, to: number, margins: Margins): Action[] {
     now = withOff(now, action.key);
   };
   const ready = (way: Way) => way.after.every((id) => isDone(now, id));
-  const tryWays = (ways: readonly Way[], seenAt?: number) => ways.find((way) => ready(way) && surelyReaches(way, to, seenAt));
-  for (let before = -1; before !== actions.length; ) {
+  const tryWays = (ways: readonly Way[], seenAt?: number) =>
+    ways.find((way) => ready(way) && surelyReaches(way, to, seenAt));
+  for (let before = -1; before !== actions.length;) {
     before = actions.length;
     const binding = bindings(now);
     for (const { line, key } of binding) {
       if (!line || skipped(key)) continue;
       const way = tryWays(line.part, now.reached[line.id]);
-      if (way) take(actionOf(now, 'part', key, line.name, way, line.wetWhenOpen || line.kind === 'evap', partingHint(line)));
+      if (way)
+        take(actionOf(now, 'part', key, line.name, way, line.wetWhenOpen || line.kind === 'evap', partingHint(line)));
     }
     const left = bindings(now);
     const wanted = wantedNext(now, left, margins);
     for (const b of left) {
-      const needed = safeUnder(b, margins) < wanted || b.fast !== null || left.some((o) => o.line && asksFor(o.line.part, b.key));
+      const needed =
+        safeUnder(b, margins) < wanted || b.fast !== null || left.some((o) => o.line && asksFor(o.line.part, b.key));
       if (!needed || skipped(b.key)) continue;
       if (b.line) {
         for (const clip of b.line.clips) {
           const key = keyOf('clip', clip.id);
           const way = isDone(now, clip.id) || skipped(key) ? undefined : tryWays(clip.ways);
-          if (way) take(actionOf(now, 'unclip', key, clip.name ?? `${b.name} clip`, way, false, 'gives the line slack; it goes back at home'));
+          if (way)
+            take(
+              actionOf(
+                now,
+                'unclip',
+                key,
+                clip.name ?? `${b.name} clip`,
+                way,
+                false,
+                'gives the line slack; it goes back at home',
+              ),
+            );
         }
       } else {
         const way = b.obstruction ? tryWays(b.obstruction.clear) : undefined;
@@ -125,7 +146,8 @@ function actionsAt(state: TankState, to: number, margins: Margins): Action[] {
   return to === 0 ? [...actions, ...supportsOff(state)] : actions;
 }
 
-const asksFor = (ways: readonly Way[], key: string): boolean => ways.some((way) => way.after.some((id) => key.endsWith(`:${id}`)));
+const asksFor = (ways: readonly Way[], key: string): boolean =>
+  ways.some((way) => way.after.some((id) => key.endsWith(`:${id}`)));
 
 /** How far the tank would go next if nothing in its way and no clip held it. */
 function wantedNext(state: TankState, left: readonly Binding[], margins: Margins): number {
@@ -138,18 +160,43 @@ function wantedNext(state: TankState, left: readonly Binding[], margins: Margins
 function withOff(state: TankState, key: string): TankState {
   const item = { key, state: 'open' } as TankState['items'][number];
   const id = key.slice(key.indexOf(':') + 1);
-  const owner = key.startsWith('clip:') ? state.vehicle.connections.find((c) => c.clips.some((k) => k.id === id)) : undefined;
+  const owner = key.startsWith('clip:')
+    ? state.vehicle.connections.find((c) => c.clips.some((k) => k.id === id))
+    : undefined;
   const clip = owner?.clips.find((c) => c.id === id);
   if (!owner || !clip) return { ...state, items: [...state.items, item] };
   const now = state.slack[owner.id]!;
   const freed = estimateOf(state.vehicle, clip.slack);
-  const slack = { lo: Math.max(now.lo, freed.lo), typ: Math.max(now.typ, freed.typ), hi: Math.max(now.hi, freed.hi), basis: freed.basis };
+  const slack = {
+    lo: Math.max(now.lo, freed.lo),
+    typ: Math.max(now.typ, freed.typ),
+    hi: Math.max(now.hi, freed.hi),
+    basis: freed.basis,
+  };
   const taut = Object.fromEntries(Object.entries(state.taut).filter(([line]) => line !== owner.id));
   return { ...state, taut, slack: { ...state.slack, [owner.id]: slack }, items: [...state.items, item] };
 }
 
-function actionOf(state: TankState, type: Action['type'], key: string, name: string, way: Way, cap: boolean, hint: string): Action {
-  return { type, key, name, way: way.id, cap, people: way.people, tools: way.tools, minutes: estimateOf(state.vehicle, way.minutes), hint };
+function actionOf(
+  state: TankState,
+  type: Action['type'],
+  key: string,
+  name: string,
+  way: Way,
+  cap: boolean,
+  hint: string,
+): Action {
+  return {
+    type,
+    key,
+    name,
+    way: way.id,
+    cap,
+    people: way.people,
+    tools: way.tools,
+    minutes: estimateOf(state.vehicle, way.minutes),
+    hint,
+  };
 }
 
 /** Supports come off last before the first move, once the jack carries. Minutes: common practice, no source. */
@@ -172,4 +219,3 @@ function supportsOff(state: TankState): Action[] {
 /** A whole number of grid steps within reach of the ± keys. */
 export const stepHeight = (from: number, by: -10 | 10 | -5 | 5, clear: number): number =>
   Math.min(clear, Math.max(0, Math.round((from + by) / GRID) * GRID));
-

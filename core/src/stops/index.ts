@@ -5,4 +5,15 @@ export { nextUp, upStopAt, testStop } from './up.ts';
 export { planChanged } from './changes.ts';
 export { bindings, holdersAt, surelyReaches, type Binding } from './limits.ts';
 export { partingHint, makingHint } from './hints.ts';
-export { standardMargins, NEARLY, FIST, GRID, FIRST_STOP, CREEP, gridDown, gridUp, gridNearest, type Margins } from './margins.ts';
+export {
+  standardMargins,
+  NEARLY,
+  FIST,
+  GRID,
+  FIRST_STOP,
+  CREEP,
+  gridDown,
+  gridUp,
+  gridNearest,
+  type Margins,
+} from './margins.ts';

@@ -17,37 +17,64 @@ export interface Binding {
   obstruction?: Obstruction;
 }
 
-const cleared = (state: TankState, key: string) => state.items.some((item) => item.key === key && item.state !== 'closed');
+const cleared = (state: TankState, key: string) =>
+  state.items.some((item) => item.key === key && item.state !== 'closed');
 
 /** Everything that binds now, lines first, in the order of the file. */
 export function bindings(state: TankState): Binding[] {
   const { vehicle } = state;
   const lines = vehicle.connections
     .filter((line) => isOn(state, line.id))
-    .map((line): Binding => ({ key: keyOf('line', line.id), name: line.name, x: line.x, limit: state.slack[line.id]!, fast: state.taut[line.id] ?? null, line }));
+    .map((line): Binding => ({
+      key: keyOf('line', line.id),
+      name: line.name,
+      x: line.x,
+      limit: state.slack[line.id]!,
+      fast: state.taut[line.id] ?? null,
+      line,
+    }));
   const known = vehicle.obstructions
     .filter((thing) => thing.blocksAt !== null || state.extras.some((e) => e.id === thing.id))
     .map((thing): Binding => {
       const seen = state.extras.find((e) => e.id === thing.id);
       const limit = seen ? exact(seen.blocksAt) : estimateOf(vehicle, thing.blocksAt as Range);
-      return { key: keyOf('obstruction', thing.id), name: thing.name, x: thing.x, limit, fast: seen ? seen.blocksAt : null, obstruction: thing };
+      return {
+        key: keyOf('obstruction', thing.id),
+        name: thing.name,
+        x: thing.x,
+        limit,
+        fast: seen ? seen.blocksAt : null,
+        obstruction: thing,
+      };
     });
   const extras = state.extras
     .filter((e) => !vehicle.obstructions.some((o) => o.id === e.id))
-    .map((e): Binding => ({ key: keyOf('obstruction', e.id), name: e.name, x: vehicle.length / 2, limit: exact(e.blocksAt), fast: e.blocksAt }));
+    .map((e): Binding => ({
+      key: keyOf('obstruction', e.id),
+      name: e.name,
+      x: vehicle.length / 2,
+      limit: exact(e.blocksAt),
+      fast: e.blocksAt,
+    }));
   return [...lines, ...[...known, ...extras].filter((b) => !cleared(state, b.key))];
 }
 
 const exact = (mm: number): Estimate => ({ lo: mm, typ: mm, hi: mm, basis: { kind: 'measured' } });
 
 /** Deepest level drop that keeps the margin under this limit, whatever is true. mm on the grid */
-export const safeUnder = (binding: Pick<Binding, 'limit'>, margins: Margins): number => gridDown(binding.limit.lo) - margins.overshoot;
+export const safeUnder = (binding: Pick<Binding, 'limit'>, margins: Margins): number =>
+  gridDown(binding.limit.lo) - margins.overshoot;
 
 /** What holds the tank from a drop on, tightest first. */
 export function holdersAt(list: readonly Binding[], drop: number): Holder[] {
   return list
     .map(({ key, name, limit, fast }): Holder => {
-      const room = { lo: Math.max(0, limit.lo - drop), typ: Math.max(0, limit.typ - drop), hi: Math.max(0, limit.hi - drop), basis: limit.basis };
+      const room = {
+        lo: Math.max(0, limit.lo - drop),
+        typ: Math.max(0, limit.typ - drop),
+        hi: Math.max(0, limit.hi - drop),
+        basis: limit.basis,
+      };
       return { key, name, limit, room, known: fast !== null || isExact(limit) };
     })
     .sort((a, b) => a.room.lo - b.room.lo || a.room.typ - b.room.typ || (a.key < b.key ? -1 : 1));
@@ -55,7 +82,9 @@ export function holdersAt(list: readonly Binding[], drop: number): Holder[] {
 
 /** Ids of everything that is done: parted lines, released clips, cleared obstructions. */
 export const isDone = (state: TankState, id: string): boolean =>
-  ['line', 'clip', 'obstruction'].some((kind) => state.items.some((item) => item.key === `${kind}:${id}` && item.state !== 'closed'));
+  ['line', 'clip', 'obstruction'].some((kind) =>
+    state.items.some((item) => item.key === `${kind}:${id}` && item.state !== 'closed'),
+  );
 
 /**
  * Can a hand use this way here for certain? Reach begins at its far end and ends at its near end, on the grid inward.

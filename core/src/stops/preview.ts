@@ -26,7 +26,11 @@ export function planDescent(state: TankState, margins: Margins = standardMargins
   return done(stops, 'held');
 }
 
-const done = (stops: Stop[], outcome: Plan<Stop>['outcome']): Plan<Stop> => ({ stops, outcome, minutes: total(stops.map((s) => s.minutes)) });
+const done = (stops: Stop[], outcome: Plan<Stop>['outcome']): Plan<Stop> => ({
+  stops,
+  outcome,
+  minutes: total(stops.map((s) => s.minutes)),
+});
 
 /** Half-known figures set to their likely value; what was felt or seen stays. */
 function asTypical(state: TankState): TankState {
@@ -35,10 +39,16 @@ function asTypical(state: TankState): TankState {
     ...state.vehicle,
     connections: state.vehicle.connections.map((line) => ({
       ...line,
-      part: line.part.map((way) => ({ ...way, reachFrom: { ...way.reachFrom, hi: way.reachFrom.typ }, reachTo: { ...way.reachTo, lo: way.reachTo.typ } })),
+      part: line.part.map((way) => ({
+        ...way,
+        reachFrom: { ...way.reachFrom, hi: way.reachFrom.typ },
+        reachTo: { ...way.reachTo, lo: way.reachTo.typ },
+      })),
       clips: line.clips.map((clip) => ({ ...clip, slack: { ...clip.slack, lo: clip.slack.typ, hi: clip.slack.typ } })),
     })),
-    obstructions: state.vehicle.obstructions.map((o) => (o.blocksAt ? { ...o, blocksAt: { ...o.blocksAt, lo: o.blocksAt.typ, hi: o.blocksAt.typ } } : o)),
+    obstructions: state.vehicle.obstructions.map((o) =>
+      o.blocksAt ? { ...o, blocksAt: { ...o.blocksAt, lo: o.blocksAt.typ, hi: o.blocksAt.typ } } : o,
+    ),
   };
   return { ...state, vehicle, slack };
 }
@@ -56,7 +66,10 @@ function after(state: TankState, stop: Stop): TankState {
     slack[owner.id] = estimateOf(state.vehicle, clip.slack);
     delete taut[owner.id];
   }
-  const items = [...state.items, ...stop.actions.map((a) => ({ key: a.key, state: 'open' }) as TankState['items'][number])];
+  const items = [
+    ...state.items,
+    ...stop.actions.map((a) => ({ key: a.key, state: 'open' }) as TankState['items'][number]),
+  ];
   return { ...state, pose: stop.pose, slack, taut, items };
 }
 
@@ -66,4 +79,3 @@ export function marksAhead(plan: Plan<Stop>): { drop: number; names: string[] }[
     .filter((s) => s.kind !== 'out' && s.kind !== 'held')
     .map((s) => ({ drop: s.pose.f, names: s.actions.filter((a) => a.type === 'part').map((a) => a.name) }));
 }
-

@@ -32,14 +32,17 @@ function windows(state: TankState): Window[] {
 }
 
 /** The line has a joint on top of the tank, where nobody sees it once the tank is home. */
-const isTop = (state: TankState, item: LedgerItem): boolean => state.vehicle.connections.find((c) => keyOf('line', c.id) === item.key)?.side === 'top';
+const isTop = (state: TankState, item: LedgerItem): boolean =>
+  state.vehicle.connections.find((c) => keyOf('line', c.id) === item.key)?.side === 'top';
 
 /**
  * The highest drop at which every top joint is still seen and reached: there the key is turned. mm; null when no top
  * joint was parted.
  */
 export function testStop(state: TankState): number | null {
-  const tops = state.items.filter((item) => item.kind === 'line' && item.state !== 'deviation' && item.state !== 'scrapped' && isTop(state, item));
+  const tops = state.items.filter(
+    (item) => item.kind === 'line' && item.state !== 'deviation' && item.state !== 'scrapped' && isTop(state, item),
+  );
   if (tops.length === 0) return null;
   const lowest = tops.map((item) => {
     const id = splitKey(item.key).id;
@@ -131,6 +134,7 @@ function homeItems(state: TankState): UpItem[] {
 
 /** The jack carries until the straps do, so they go on before anything else at home. */
 const supportsFirst = (items: UpItem[]): UpItem[] => {
-  const rank = (key: string) => (key.startsWith('support') ? 0 : key.startsWith('line') ? 1 : key.startsWith('clip') ? 2 : 3);
+  const rank = (key: string) =>
+    key.startsWith('support') ? 0 : key.startsWith('line') ? 1 : key.startsWith('clip') ? 2 : 3;
   return [...items].sort((a, b) => rank(a.key) - rank(b.key));
 };

@@ -61,7 +61,12 @@ export function witnessLitres(file: VehicleFile, kind: WitnessKind, reading: num
     case 'sinceEmpty': {
       const litres = within(reading, 0, capacity.hi, kind, `0 to ${capacity.hi} L, what the tank can hold`);
       const unusable = estimateOf(file, file.tank.unusable);
-      return estimate(litres * (1 - COUNT_ERROR), litres + unusable.typ, litres * (1 + COUNT_ERROR) + unusable.hi, measured);
+      return estimate(
+        litres * (1 - COUNT_ERROR),
+        litres + unusable.typ,
+        litres * (1 + COUNT_ERROR) + unusable.hi,
+        measured,
+      );
     }
     case 'dip':
     case 'levelSeen': {
@@ -138,7 +143,8 @@ export function fuelAboard(file: VehicleFile, witnesses: readonly Witness[], out
     const said = clamp(carried(witness, out, filled), 0, capacity.hi);
     const against = agreeing.filter((other) => contradict(other.said, said));
     if (against.length > 0 || contradict(together, said)) {
-      for (const other of against) contradictions.push(`${witnessWord[other.kind]} and ${witnessWord[witness.kind]} do not agree`);
+      for (const other of against)
+        contradictions.push(`${witnessWord[other.kind]} and ${witnessWord[witness.kind]} do not agree`);
       if (against.length === 0) contradictions.push(`${witnessWord[witness.kind]} does not fit the others together`);
       // The newest look at the tank is worth more than an older one that it cannot be true with.
       agreeing = agreeing.filter((other) => !contradict(other.said, said));
@@ -148,11 +154,15 @@ export function fuelAboard(file: VehicleFile, witnesses: readonly Witness[], out
     steps.push({ id: witness.id, kind: witness.kind, said, together, agrees: against.length === 0 });
   }
   const sources = [...new Set(agreeing.map((w) => witnessSource[w.kind]))];
-  const aboard = witnesses.length > 0 ? together : clamp(carried({ litres: everything, outBefore: 0, inBefore: 0 }, out, filled), 0, capacity.hi);
+  const aboard =
+    witnesses.length > 0
+      ? together
+      : clamp(carried({ litres: everything, outBefore: 0, inBefore: 0 }, out, filled), 0, capacity.hi);
   return { aboard, steps, sources, contradictions };
 }
 
-const narrowOr = (a: Estimate, b: Estimate): Estimate => (contradict(a, b) ? a : narrow(a, b, computed('what the witnesses have in common')));
+const narrowOr = (a: Estimate, b: Estimate): Estimate =>
+  contradict(a, b) ? a : narrow(a, b, computed('what the witnesses have in common'));
 
 /** What a witness of then means now: less what came out since, plus what went in, each counted to ±3 %. */
 function carried(witness: Pick<Witness, 'litres' | 'outBefore' | 'inBefore'>, out: number, filled: number): Estimate {
@@ -169,4 +179,5 @@ function carried(witness: Pick<Witness, 'litres' | 'outBefore' | 'inBefore'>, ou
 }
 
 /** Share of the tank's height at which this many litres stand, for a level box. */
-export const levelShare = (file: VehicleFile, litres: number): number => Math.min(1, Math.max(0, litres / file.tank.litres.typ));
+export const levelShare = (file: VehicleFile, litres: number): number =>
+  Math.min(1, Math.max(0, litres / file.tank.litres.typ));

@@ -11,7 +11,9 @@ const range = {
       type: 'object',
       required: ['kind'],
       properties: {
-        kind: { enum: ['published', 'common practice', 'from memory', 'measured', 'learned', 'typical', 'shop', 'computed'] },
+        kind: {
+          enum: ['published', 'common practice', 'from memory', 'measured', 'learned', 'typical', 'shop', 'computed'],
+        },
         source: { type: 'string' },
         count: { type: 'integer', minimum: 1 },
       },
@@ -56,7 +58,19 @@ const connection = object({
   visibleFrom: range,
   lookMinutes: { type: 'number', minimum: 0 },
   fitting: {
-    enum: ['push-tab', 'slide-collar', 'hairpin', 'twist', 'spring-clamp', 'worm-clamp', 'ear-clamp', 'lock-plug', 'bolt', 'flare', 'other'],
+    enum: [
+      'push-tab',
+      'slide-collar',
+      'hairpin',
+      'twist',
+      'spring-clamp',
+      'worm-clamp',
+      'ear-clamp',
+      'lock-plug',
+      'bolt',
+      'flare',
+      'other',
+    ],
   },
   wetWhenOpen: { type: 'boolean' },
   clips: list(object({ id, name: text, slack: range, ways: list(way) }, ['name'])),
@@ -93,7 +107,15 @@ export const vehicleSchema = {
     fuel: { enum: ['petrol', 'diesel'] },
     feed: { enum: ['injected', 'carburettor'] },
     connections: list(connection),
-    supports: list(object({ id, kind: { enum: ['strap', 'bar', 'j-bolt', 'flange'] }, name: text, x: { type: 'number' }, fastener: id })),
+    supports: list(
+      object({
+        id,
+        kind: { enum: ['strap', 'bar', 'j-bolt', 'flange'] },
+        name: text,
+        x: { type: 'number' },
+        fastener: id,
+      }),
+    ),
     obstructions: list(
       object({
         id,

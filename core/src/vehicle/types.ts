@@ -35,7 +35,8 @@ export interface Clip {
   ways: Way[];
 }
 
-export type ConnectionKind = 'feed' | 'return' | 'vent' | 'evap' | 'filler' | 'breather' | 'plug' | 'ground' | 'heater' | 'other';
+export type ConnectionKind =
+  'feed' | 'return' | 'vent' | 'evap' | 'filler' | 'breather' | 'plug' | 'ground' | 'heater' | 'other';
 
 export type Fitting =
   | 'push-tab'

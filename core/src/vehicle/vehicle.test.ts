@@ -15,12 +15,15 @@ describe('archetypes', () => {
     expect(() => checkVehicle(file)).not.toThrow();
   });
 
-  test.each(archetypes.map((file) => [file.id, file] as const))('%s: whatever parts at a joint can be made at that joint', (_, file) => {
-    for (const line of file.connections)
-      for (const way of line.part) expect(line.make.map((w) => w.id)).toContain(way.id);
-    for (const thing of file.obstructions)
-      for (const way of thing.clear) expect(thing.restore.map((w) => w.id)).toContain(way.id);
-  });
+  test.each(archetypes.map((file) => [file.id, file] as const))(
+    '%s: whatever parts at a joint can be made at that joint',
+    (_, file) => {
+      for (const line of file.connections)
+        for (const way of line.part) expect(line.make.map((w) => w.id)).toContain(way.id);
+      for (const thing of file.obstructions)
+        for (const way of thing.clear) expect(thing.restore.map((w) => w.id)).toContain(way.id);
+    },
+  );
 
   test('litres and lines lie within the usual figures of their mounting (common practice, no source)', () => {
     for (const file of archetypes) {
@@ -32,8 +35,19 @@ describe('archetypes', () => {
   });
 
   test('a file from first sight carries what was seen; a mounting without a file is refused', () => {
-    const sight = { mounting: 'rail', fuel: 'diesel', feed: 'carburettor', material: 'steel', name: 'On the lift' } as const;
-    expect(fileFromSight(sight)).toMatchObject({ fuel: 'diesel', feed: 'carburettor', name: 'On the lift', basis: 'typical' });
+    const sight = {
+      mounting: 'rail',
+      fuel: 'diesel',
+      feed: 'carburettor',
+      material: 'steel',
+      name: 'On the lift',
+    } as const;
+    expect(fileFromSight(sight)).toMatchObject({
+      fuel: 'diesel',
+      feed: 'carburettor',
+      name: 'On the lift',
+      basis: 'typical',
+    });
     expect(fileFromSight(sight).tank.material).toBe('steel');
     expect(() => fileFromSight({ ...sight, mounting: 'wing' })).toThrow(InputError);
     expect(mountings).toHaveLength(7);
@@ -44,7 +58,11 @@ describe('a file that makes no sense says where', () => {
   test.each<[string, (f: VehicleFile) => void, RegExp]>([
     ['slack negative', (f) => (f.connections[0]!.slack.lo = -5), /slack.*at least 0/],
     ['range upside down', (f) => (f.connections[0]!.slack.hi = 1), /rising order/],
-    ['reach upside down', (f) => (f.connections[0]!.part[0]!.reachTo = { lo: 1, typ: 1, hi: 1 }), /lower than it begins/],
+    [
+      'reach upside down',
+      (f) => (f.connections[0]!.part[0]!.reachTo = { lo: 1, typ: 1, hi: 1 }),
+      /lower than it begins/,
+    ],
     ['outside the tank', (f) => (f.connections[0]!.x = 5000), /between 0 and 1100/],
     ['unknown after', (f) => f.connections[0]!.part[0]!.after.push('moon'), /moon/],
     ['id used twice', (f) => (f.connections[1]!.id = 'feed'), /only once/],

@@ -13,7 +13,10 @@ export async function migrate(sequelize: Sequelize): Promise<void> {
     await sequelize.query("SELECT GET_LOCK('iron-cradle-migrate', 60)", { type: QueryTypes.SELECT, transaction });
     try {
       const umzug = new Umzug({
-        migrations: Object.entries(migrations).map(([name, m]) => ({ name, up: () => m.up(sequelize.getQueryInterface()) })),
+        migrations: Object.entries(migrations).map(([name, m]) => ({
+          name,
+          up: () => m.up(sequelize.getQueryInterface()),
+        })),
         storage: new SequelizeStorage({ sequelize, modelName: 'migrations' }),
         logger: undefined,
       });

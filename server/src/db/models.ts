@@ -1,4 +1,11 @@
-import { DataTypes, Model, type CreationOptional, type InferAttributes, type InferCreationAttributes, type Sequelize } from 'sequelize';
+import {
+  DataTypes,
+  Model,
+  type CreationOptional,
+  type InferAttributes,
+  type InferCreationAttributes,
+  type Sequelize,
+} from 'sequelize';
 
 export class Setting extends Model<InferAttributes<Setting>, InferCreationAttributes<Setting>> {
   declare name: string;
@@ -75,21 +82,54 @@ export function defineModels(sequelize: Sequelize) {
   class BoundApproval extends Approval {}
   BoundSetting.init({ name: key(), value: { type: text, allowNull: false } }, { sequelize, tableName: 'settings' });
   BoundPerson.init(
-    { id: key(), name: word(), role: word(), pinHash: DataTypes.STRING, failed: { ...number(), defaultValue: 0 }, lockedUntil: DataTypes.DATE(3) },
+    {
+      id: key(),
+      name: word(),
+      role: word(),
+      pinHash: DataTypes.STRING,
+      failed: { ...number(), defaultValue: 0 },
+      lockedUntil: DataTypes.DATE(3),
+    },
     { sequelize, tableName: 'people' },
   );
-  BoundVehicle.init({ id: key(), name: word(), mounting: word(), document: { type: text, allowNull: false } }, { sequelize, tableName: 'vehicles' });
+  BoundVehicle.init(
+    { id: key(), name: word(), mounting: word(), document: { type: text, allowNull: false } },
+    { sequelize, tableName: 'vehicles' },
+  );
   BoundJob.init(
-    { id: key(), number: number(), lastSeq: number(), lastHash: word(), summary: { type: text, allowNull: false }, touched: { type: DataTypes.DATE(3), allowNull: false } },
+    {
+      id: key(),
+      number: number(),
+      lastSeq: number(),
+      lastHash: word(),
+      summary: { type: text, allowNull: false },
+      touched: { type: DataTypes.DATE(3), allowNull: false },
+    },
     { sequelize, tableName: 'jobs' },
   );
   BoundEntry.init(
-    { id: key(), jobId: word(), seq: number(), at: word(), by: word(), kind: word(), body: { type: text, allowNull: false }, hash: word() },
+    {
+      id: key(),
+      jobId: word(),
+      seq: number(),
+      at: word(),
+      by: word(),
+      kind: word(),
+      body: { type: text, allowNull: false },
+      hash: word(),
+    },
     { sequelize, tableName: 'entries' },
   );
   BoundTagBlock.init({ jobId: key(), device: key(), block: number() }, { sequelize, tableName: 'tag_blocks' });
   BoundApproval.init(
-    { id: key(), jobId: word(), lead: word(), gate: number(), item: word(), given: { type: DataTypes.DATE(3), allowNull: false } },
+    {
+      id: key(),
+      jobId: word(),
+      lead: word(),
+      gate: number(),
+      item: word(),
+      given: { type: DataTypes.DATE(3), allowNull: false },
+    },
     { sequelize, tableName: 'approvals' },
   );
   return {

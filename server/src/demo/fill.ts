@@ -15,7 +15,8 @@ export async function fillWithDemo(db: Database, now = new Date()): Promise<bool
   const { Person, Setting, Vehicle } = db.models;
   if (await Setting.findByPk('demo')) return true;
   if ((await Person.count()) > 0) return false;
-  for (const { id, name, role, pin } of demoPeople) await Person.findOrCreate({ where: { id }, defaults: { id, name, role, pinHash: await hashPin(pin) } });
+  for (const { id, name, role, pin } of demoPeople)
+    await Person.findOrCreate({ where: { id }, defaults: { id, name, role, pinHash: await hashPin(pin) } });
   await writeShop(db, {
     name: 'Tarrow Quay Garage',
     alone: 25,
@@ -25,7 +26,8 @@ export async function fillWithDemo(db: Database, now = new Date()): Promise<bool
       { name: 'Bay 2, flat ground', kind: 'flat' },
     ],
   });
-  for (const file of demoVehicles) await Vehicle.upsert({ id: file.id, name: file.name, mounting: file.mounting, document: JSON.stringify(file) });
+  for (const file of demoVehicles)
+    await Vehicle.upsert({ id: file.id, name: file.name, mounting: file.mounting, document: JSON.stringify(file) });
   const shop = await readShop(db);
   for (const entries of demoJobs(now)) {
     const { refused } = await append(db, { jobId: entries[0]!.jobId, entries, personId: entries[0]!.by, shop });

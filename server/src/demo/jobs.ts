@@ -1,4 +1,14 @@
-import { archetypes, foldJob, nextStop, nextUp, splitKey, type Bodies, type Entry, type EntryKind, type JobState } from '@iron-cradle/core';
+import {
+  archetypes,
+  foldJob,
+  nextStop,
+  nextUp,
+  splitKey,
+  type Bodies,
+  type Entry,
+  type EntryKind,
+  type JobState,
+} from '@iron-cradle/core';
 import { demoVehicles } from './vehicles.ts';
 
 /** Writes a demo job's log by the plan's own stops, so that what is shown is what the core would say. */
@@ -18,7 +28,14 @@ class Story {
 
   log<K extends EntryKind>(kind: K, body: Bodies[K], minutes = 3): this {
     this.time += minutes * 60_000;
-    const entry = { id: `${this.jobId}-${String(this.entries.length + 1).padStart(3, '0')}`, jobId: this.jobId, at: new Date(this.time).toISOString(), by: this.by, kind, body } as Entry;
+    const entry = {
+      id: `${this.jobId}-${String(this.entries.length + 1).padStart(3, '0')}`,
+      jobId: this.jobId,
+      at: new Date(this.time).toISOString(),
+      by: this.by,
+      kind,
+      body,
+    } as Entry;
     this.entries.push(entry);
     this.state = foldJob(this.state ?? null, [entry])!;
     return this;
@@ -67,7 +84,12 @@ class Story {
     for (let i = 0; i < 60; i++) {
       const stop = nextUp(this.state);
       if (this.state.pose.f !== stop.pose.f) this.log('moved', { to: stop.pose, why: 'raised' }, 2);
-      for (const item of stop.items) this.log(splitKey(item.key).kind === 'line' ? 'made' : 'restored', { key: item.key, ...(item.way ? { way: item.way } : {}) }, 3);
+      for (const item of stop.items)
+        this.log(
+          splitKey(item.key).kind === 'line' ? 'made' : 'restored',
+          { key: item.key, ...(item.way ? { way: item.way } : {}) },
+          3,
+        );
       if (stop.kind === 'test') this.gate(4, { wiped: 'yes', battery: 'yes' });
       if (stop.kind === 'home') return this;
     }
@@ -83,7 +105,15 @@ export function demoJobs(now: Date): Entry[][] {
 
   const van4 = new Story('demo-van-4', ago(1.6))
     .log('opened', { name: 'Van 4', complaint: 'pump', bay: 1, vehicle: file('van-4'), gauge: 0.5 })
-    .log('complaintTest', { test: 'volts and ground drop at the pump plug, under load', result: 'shown', words: '12.1 V, ground drop 0.06 V: the pump is weak, not its feed' }, 8)
+    .log(
+      'complaintTest',
+      {
+        test: 'volts and ground drop at the pump plug, under load',
+        result: 'shown',
+        words: '12.1 V, ground drop 0.06 V: the pump is weak, not its feed',
+      },
+      8,
+    )
     .log('wait', { what: 'strap fasteners', state: 'start', minutes: 120 }, 1)
     .safe()
     .drainTo([18.5, 18])
@@ -91,41 +121,115 @@ export function demoJobs(now: Date): Entry[][] {
 
   const minibus = new Story('demo-minibus', ago(2.4), 'bo')
     .log('opened', { name: 'Minibus', complaint: 'level', bay: 2, vehicle: file('minibus') })
-    .log('complaintTest', { test: 'sender ohms at the plug, against the needle', result: 'shown', words: 'open between two fifths and half' }, 8)
+    .log(
+      'complaintTest',
+      {
+        test: 'sender ohms at the plug, against the needle',
+        result: 'shown',
+        words: 'open between two fifths and half',
+      },
+      8,
+    )
     .log('fuelWitness', { witness: 'sinceEmpty', reading: 30 }, 2)
     .safe()
     .drainTo([18, 10])
     .down(2)
     .log('surprise', { what: 'holds', key: 'line:heater', lets: 45 }, 2);
-  minibus.log('stopDone', { to: { f: 45, r: 45 }, off: [], capped: [], look: { asked: true, tight: ['heater'], nearly: [], allFist: false, reachable: [] }, notDone: [] }, 4);
+  minibus.log(
+    'stopDone',
+    {
+      to: { f: 45, r: 45 },
+      off: [],
+      capped: [],
+      look: { asked: true, tight: ['heater'], nearly: [], allFist: false, reachable: [] },
+      notDone: [],
+    },
+    4,
+  );
   minibus.log('surprise', { what: 'holds', key: 'line:heater', lets: 45 }, 1);
 
   const pickup = new Story('demo-pickup-2', ago(50))
     .log('opened', { name: 'Pickup 2', complaint: 'rust', vehicle: file('pickup-2'), gauge: 0.25 })
-    .log('complaintTest', { test: 'probe straps, seams and the top edge with a blunt tool, light from the side', result: 'shown', words: 'blunt tool through the front seam' }, 6)
+    .log(
+      'complaintTest',
+      {
+        test: 'probe straps, seams and the top edge with a blunt tool, light from the side',
+        result: 'shown',
+        words: 'blunt tool through the front seam',
+      },
+      6,
+    )
     .safe()
     .drainTo([14])
     .down()
-    .log('finding', { what: 'flaking rust on the floor', where: 'inside, front', verdict: 'bad', note: 'chips in the strainer' }, 10)
+    .log(
+      'finding',
+      { what: 'flaking rust on the floor', where: 'inside, front', verdict: 'bad', note: 'chips in the strainer' },
+      10,
+    )
     .log('parked', { reason: 'owner decides: clean or replace' }, 5);
 
   const saloon = new Story('demo-saloon', ago(30))
-    .log('opened', { name: 'Saloon', complaint: 'hose', vehicle: { ...file('archetype-crosswise'), name: 'Saloon, salt air' }, gauge: 0.25 })
-    .log('complaintTest', { test: 'smell and look along every hose from neck to canister, cap on and off', result: 'shown', words: 'vent hose split at the tank end, wrong grade' }, 9)
+    .log('opened', {
+      name: 'Saloon',
+      complaint: 'hose',
+      vehicle: { ...file('archetype-crosswise'), name: 'Saloon, salt air' },
+      gauge: 0.25,
+    })
+    .log(
+      'complaintTest',
+      {
+        test: 'smell and look along every hose from neck to canister, cap on and off',
+        result: 'shown',
+        words: 'vent hose split at the tank end, wrong grade',
+      },
+      9,
+    )
     .safe()
     .drainTo([11])
     .down()
-    .log('finding', { what: 'vent hose of the wrong grade, split', where: 'tank end', verdict: 'bad', note: 'replaced by the length' }, 10)
+    .log(
+      'finding',
+      {
+        what: 'vent hose of the wrong grade, split',
+        where: 'tank end',
+        verdict: 'bad',
+        note: 'replaced by the length',
+      },
+      10,
+    )
     .log('replaced', { key: 'line:vent', words: 'low-permeation grade, 320 mm' }, 4)
     .gate(3, { tests: 'none', seal: 'closed' })
     .up();
-  for (const key of saloon.state.items.filter((i) => i.kind === 'support').map((i) => i.key)) saloon.log('torque', { key, asWritten: '41 N·m', lo: 41, hi: 41 }, 2);
+  for (const key of saloon.state.items.filter((i) => i.kind === 'support').map((i) => i.key))
+    saloon.log('torque', { key, asWritten: '41 N·m', lo: 41, hi: 41 }, 2);
   saloon.log('fill', { litres: 9 }, 4);
-  for (const c of saloon.state.vehicle.connections.filter((c) => c.kind !== 'plug' && c.kind !== 'ground')) saloon.log('jointSeen', { key: `line:${c.id}`, seen: 'dry', checks: ['wiped', 'wet'] }, 1);
+  for (const c of saloon.state.vehicle.connections.filter((c) => c.kind !== 'plug' && c.kind !== 'ground'))
+    saloon.log('jointSeen', { key: `line:${c.id}`, seen: 'dry', checks: ['wiped', 'wet'] }, 1);
   saloon
     .log('complaintAgain', { result: 'passed', words: 'no smell, cap on and off' }, 12)
     .log('identity', { plate: 'IS 204', mileage: 148_210, unit: 'km' }, 1)
     .log('signed', {}, 2);
 
-  return [van4, minibus, pickup, saloon].map((story) => story.entries);
+  const van9 = new Story('demo-van-9', ago(0.6), 'bo')
+    .log('opened', {
+      name: 'Van 9',
+      complaint: 'leak',
+      vehicle: { ...file('archetype-rail'), name: 'Van 9, nobody measured it' },
+      gauge: 0.75,
+    })
+    .log(
+      'complaintTest',
+      {
+        test: 'wipe dry, run, and look where the first drop stands',
+        result: 'shown',
+        words: 'first drop at the front seam',
+      },
+      9,
+    )
+    .log('gateItem', { gate: 1, item: 'air', answer: 'yes' }, 1)
+    .log('gateItem', { gate: 1, item: 'heat', answer: 'yes' }, 1)
+    .log('pressure', { reading: 40 }, 4);
+
+  return [van4, minibus, pickup, saloon, van9].map((story) => story.entries);
 }

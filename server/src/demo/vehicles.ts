@@ -50,7 +50,14 @@ const minibus = from('archetype-crosswise', (file) => {
     visibleFrom: between(20, 30, 40),
     fitting: 'slide-collar',
   };
-  heater.clips = [{ id: 'heater-clip', name: 'heater clip', slack: exactly(105), ways: [{ ...heater.clips[0]!.ways[0]!, id: 'heater-unclip', reachFrom: between(50, 55, 60) }] }];
+  heater.clips = [
+    {
+      id: 'heater-clip',
+      name: 'heater clip',
+      slack: exactly(105),
+      ways: [{ ...heater.clips[0]!.ways[0]!, id: 'heater-unclip', reachFrom: between(50, 55, 60) }],
+    },
+  ];
   heater.part = [{ ...heater.part[0]!, id: 'heater-top', reachFrom: between(70, 80, 90), tools: ['split ring tool'] }];
   heater.make = [{ ...heater.make[0]!, id: 'heater-top', reachFrom: between(60, 70, 80) }];
   file.connections.push(heater);

@@ -13,7 +13,8 @@ export class Problem extends Error {
   }
 }
 
-export const notFound = (what: string): Problem => new Problem(404, 'Not here', `There is no ${what} with that name here. Go back to the bays and choose from there.`);
+export const notFound = (what: string): Problem =>
+  new Problem(404, 'Not here', `There is no ${what} with that name here. Go back to the bays and choose from there.`);
 export const signInFirst = (): Problem => new Problem(401, 'Sign in first', 'Choose your name and type your PIN.');
 
 export const noSuchRoute: RequestHandler = (_request, _response, next) => next(notFound('page'));
@@ -26,16 +27,31 @@ export const problems: ErrorRequestHandler = (error: unknown, request, response,
   response
     .status(problem.status)
     .type('application/problem+json')
-    .send(JSON.stringify({ type: 'about:blank', title: problem.title, status: problem.status, detail: problem.detail, ...problem.more }));
+    .send(
+      JSON.stringify({
+        type: 'about:blank',
+        title: problem.title,
+        status: problem.status,
+        detail: problem.detail,
+        ...problem.more,
+      }),
+    );
 };
 
 function asProblem(error: unknown): Problem {
   if (error instanceof Problem) return error;
   if (error instanceof InputError)
-    return new Problem(400, 'Not as expected', error.message, { errors: [{ field: error.field, found: error.found, expected: error.expected }] });
+    return new Problem(400, 'Not as expected', error.message, {
+      errors: [{ field: error.field, found: error.found, expected: error.expected }],
+    });
   const { type, status } = (error ?? {}) as { type?: string; status?: number };
   if (type === 'entity.parse.failed') return new Problem(400, 'Not as expected', 'The request is not readable JSON.');
   if (type === 'entity.too.large') return new Problem(413, 'Too large', 'The request is larger than 8 MB.');
-  if (status && status >= 400 && status < 500) return new Problem(status, 'Not as expected', 'The request cannot be read.');
-  return new Problem(503, 'Not now', 'The shop’s server could not do that just now. Nothing you typed is lost; try again.');
+  if (status && status >= 400 && status < 500)
+    return new Problem(status, 'Not as expected', 'The request cannot be read.');
+  return new Problem(
+    503,
+    'Not now',
+    'The shop’s server could not do that just now. Nothing you typed is lost; try again.',
+  );
 }

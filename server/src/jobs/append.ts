@@ -1,5 +1,15 @@
 import type { Transaction } from 'sequelize';
-import { checkVehicle, foldJob, InputError, refusalOf, type Entry, type EntryKind, type JobState, type Refusal, type ShopKilograms } from '@iron-cradle/core';
+import {
+  checkVehicle,
+  foldJob,
+  InputError,
+  refusalOf,
+  type Entry,
+  type EntryKind,
+  type JobState,
+  type Refusal,
+  type ShopKilograms,
+} from '@iron-cradle/core';
 import { checkBody, entryBodies } from '@iron-cradle/core/entries';
 import { inTransaction, type Database } from '../db/connect.ts';
 import type { Job } from '../db/models.ts';
@@ -67,23 +77,36 @@ async function save(job: Job, state: JobState, transaction: Transaction): Promis
 
 async function firstRow(db: Database, jobId: string, transaction: Transaction): Promise<Job> {
   const number = ((await db.models.Job.max<number | null, Job>('number', { transaction })) ?? 0) + 1;
-  return db.models.Job.create({ id: jobId, number, lastSeq: 0, lastHash: GENESIS, summary: '{}', touched: new Date() }, { transaction });
+  return db.models.Job.create(
+    { id: jobId, number, lastSeq: 0, lastHash: GENESIS, summary: '{}', touched: new Date() },
+    { transaction },
+  );
 }
 
 const idOf = (raw: unknown): string => {
   const id = (raw as { id?: unknown } | null)?.id;
-  if (typeof id !== 'string' || !/^[\w-]{8,60}$/.test(id)) throw new InputError('entries.id', String(id), 'an id of 8 to 60 letters, digits and dashes');
+  if (typeof id !== 'string' || !/^[\w-]{8,60}$/.test(id))
+    throw new InputError('entries.id', String(id), 'an id of 8 to 60 letters, digits and dashes');
   return id;
 };
 
 const refuse = (text: string, todo: string): Refusal => ({ text, todo, owed: [] });
 
 /** Checks the outside of an entry and its body; what is wrong with it is said, not thrown, so that the others go on. */
-async function readEntry(db: Database, raw: unknown, jobId: string, personId: string, transaction: Transaction): Promise<Entry | Refusal> {
+async function readEntry(
+  db: Database,
+  raw: unknown,
+  jobId: string,
+  personId: string,
+  transaction: Transaction,
+): Promise<Entry | Refusal> {
   const { id, kind, at, by, body } = raw as Record<string, unknown>;
-  if (typeof kind !== 'string' || !(kind in entryBodies)) return refuse(`“${String(kind)}” is no kind of entry this server knows`, 'update the application on this device');
-  if (typeof at !== 'string' || Number.isNaN(Date.parse(at))) return refuse('the time of the entry cannot be read', 'check the clock of this device');
-  if (typeof by !== 'string' || !(await db.models.Person.findByPk(by, { transaction }))) return refuse('nobody of that name works here', 'sign in again');
+  if (typeof kind !== 'string' || !(kind in entryBodies))
+    return refuse(`“${String(kind)}” is no kind of entry this server knows`, 'update the application on this device');
+  if (typeof at !== 'string' || Number.isNaN(Date.parse(at)))
+    return refuse('the time of the entry cannot be read', 'check the clock of this device');
+  if (typeof by !== 'string' || !(await db.models.Person.findByPk(by, { transaction })))
+    return refuse('nobody of that name works here', 'sign in again');
   let checked: object;
   try {
     checked = checkBody(kind as EntryKind, body);
@@ -92,7 +115,8 @@ async function readEntry(db: Database, raw: unknown, jobId: string, personId: st
     if (error instanceof InputError) return refuse(error.message, 'enter it again as expected');
     return refuse('the vehicle file of this job cannot be read', 'choose the vehicle again');
   }
-  if ((kind === 'signed' || kind === 'exception') && by !== personId) return refuse('somebody else is signed in on this device', `sign in as the one who did it, then deliver`);
+  if ((kind === 'signed' || kind === 'exception') && by !== personId)
+    return refuse('somebody else is signed in on this device', `sign in as the one who did it, then deliver`);
   if (kind === 'exception') {
     const { gate, item, lead, approval } = checked as { gate: number; item: string; lead: string; approval: string };
     const given = await db.models.Approval.findByPk(approval, { transaction });

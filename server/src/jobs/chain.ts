@@ -28,7 +28,8 @@ export function verifyChain(rows: readonly Chained[]): { length: number; last: s
   let previous = GENESIS;
   let expected = 1;
   for (const row of rows) {
-    if (row.seq !== expected || row.hash !== hashOf(previous, row)) return { length: rows.length, last: previous, brokenAt: row.seq };
+    if (row.seq !== expected || row.hash !== hashOf(previous, row))
+      return { length: rows.length, last: previous, brokenAt: row.seq };
     previous = row.hash;
     expected += 1;
   }
@@ -36,4 +37,12 @@ export function verifyChain(rows: readonly Chained[]): { length: number; last: s
 }
 
 export const entryOf = (row: Omit<Chained, 'hash'>): Entry =>
-  ({ id: row.id, jobId: row.jobId, seq: row.seq, at: row.at, by: row.by, kind: row.kind, body: JSON.parse(row.body) as unknown }) as Entry;
+  ({
+    id: row.id,
+    jobId: row.jobId,
+    seq: row.seq,
+    at: row.at,
+    by: row.by,
+    kind: row.kind,
+    body: JSON.parse(row.body) as unknown,
+  }) as Entry;

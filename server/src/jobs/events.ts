@@ -28,7 +28,11 @@ export class Bell {
 /** Server-sent events: every entry after the last one the client has, then each new one. */
 export function streamEntries(db: Database, bell: Bell, request: Request, response: Response, jobId: string): void {
   let last = Number(request.get('Last-Event-ID') ?? request.query.since ?? 0) || 0;
-  response.writeHead(200, { 'Content-Type': 'text/event-stream', 'Cache-Control': 'no-store', 'X-Accel-Buffering': 'no' });
+  response.writeHead(200, {
+    'Content-Type': 'text/event-stream',
+    'Cache-Control': 'no-store',
+    'X-Accel-Buffering': 'no',
+  });
   response.write('retry: 1500\n\n');
   let busy = false;
   let again = false;
@@ -38,7 +42,10 @@ export function streamEntries(db: Database, bell: Bell, request: Request, respon
     try {
       do {
         again = false;
-        const rows = await db.models.Entry.findAll({ where: { jobId, seq: { [Op.gt]: last } }, order: [['seq', 'ASC']] });
+        const rows = await db.models.Entry.findAll({
+          where: { jobId, seq: { [Op.gt]: last } },
+          order: [['seq', 'ASC']],
+        });
         for (const row of rows) {
           response.write(`id: ${row.seq}\nevent: entry\ndata: ${JSON.stringify(entryOf(row))}\n\n`);
           last = row.seq;

@@ -67,24 +67,43 @@ export async function importJob(db: Database, raw: unknown): Promise<{ id: strin
     hash: text(entry.hash, `entries[${i}].hash`),
   }));
   const chain = verifyChain(rows);
-  if (chain.brokenAt !== null) throw new InputError(`entries[${chain.brokenAt - 1}]`, 'an entry that was changed', 'a log whose chain holds');
+  if (chain.brokenAt !== null)
+    throw new InputError(`entries[${chain.brokenAt - 1}]`, 'an entry that was changed', 'a log whose chain holds');
   const state = foldJob(null, rows.map(entryOf));
   if (!state) throw new InputError('entries', 'no opened job', 'a log that opens a job');
   return inTransaction(db, async (transaction) => {
     const { Job, Entry, Person } = db.models;
-    if (await Job.findByPk(id, { transaction })) throw new Problem(409, 'Already here', 'This job is already in this shop.');
+    if (await Job.findByPk(id, { transaction }))
+      throw new Problem(409, 'Already here', 'This job is already in this shop.');
     const wanted = Number.isInteger(file.job.number) && file.job.number > 0 ? file.job.number : 1;
     const taken = await Job.findOne({ where: { number: wanted }, transaction });
-    const number = taken ? ((await Job.max<number, InstanceType<typeof Job>>('number', { transaction })) ?? 0) + 1 : wanted;
+    const number = taken
+      ? ((await Job.max<number, InstanceType<typeof Job>>('number', { transaction })) ?? 0) + 1
+      : wanted;
     for (const by of new Set(rows.map((row) => row.by)))
-      await Person.findOrCreate({ where: { id: by }, defaults: { id: by, name: String(file.people[by] ?? by).slice(0, 80), role: 'technician', pinHash: null }, transaction });
-    await Job.create({ id, number, lastSeq: rows.length, lastHash: chain.last, summary: JSON.stringify(summaryOf(state)), touched: new Date() }, { transaction });
+      await Person.findOrCreate({
+        where: { id: by },
+        defaults: { id: by, name: String(file.people[by] ?? by).slice(0, 80), role: 'technician', pinHash: null },
+        transaction,
+      });
+    await Job.create(
+      {
+        id,
+        number,
+        lastSeq: rows.length,
+        lastHash: chain.last,
+        summary: JSON.stringify(summaryOf(state)),
+        touched: new Date(),
+      },
+      { transaction },
+    );
     await Entry.bulkCreate(rows, { transaction });
     return { id, number };
   });
 }
 
 function text(value: unknown, field: string): string {
-  if (typeof value !== 'string' || value.length === 0 || value.length > 64) throw new InputError(field, String(value).slice(0, 60), 'a short text');
+  if (typeof value !== 'string' || value.length === 0 || value.length > 64)
+    throw new InputError(field, String(value).slice(0, 60), 'a short text');
   return value;
 }

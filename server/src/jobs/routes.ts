@@ -31,17 +31,26 @@ export function jobRoutes(db: Database, bell: Bell): Router {
 
   routes.post('/:id/entries', async (request, response) => {
     const { entries } = bodyOf(EntriesBody, request.body);
-    const result = await append(db, { jobId: request.params.id, entries, personId: request.session.personId!, shop: await readShop(db) });
+    const result = await append(db, {
+      jobId: request.params.id,
+      entries,
+      personId: request.session.personId!,
+      shop: await readShop(db),
+    });
     bell.ring(request.params.id);
     response.json(result);
   });
 
   routes.get('/:id/entries', async (request, response) => {
     const since = Number(request.query.since ?? 0);
-    if (!Number.isInteger(since) || since < 0) throw new InputError('since', String(request.query.since), 'a whole number of entries');
+    if (!Number.isInteger(since) || since < 0)
+      throw new InputError('since', String(request.query.since), 'a whole number of entries');
     const job = await db.models.Job.findByPk(request.params.id);
     if (!job) throw notFound('job');
-    const rows = await db.models.Entry.findAll({ where: { jobId: job.id, seq: { [Op.gt]: since } }, order: [['seq', 'ASC']] });
+    const rows = await db.models.Entry.findAll({
+      where: { jobId: job.id, seq: { [Op.gt]: since } },
+      order: [['seq', 'ASC']],
+    });
     response.json({ number: job.number, entries: rows.map(entryOf) });
   });
 

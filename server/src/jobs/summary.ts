@@ -1,4 +1,18 @@
-import { backInWords, chords, makeCall, nextStop, nextUp, openItems, shortName, stationNow, stationsDone, type Chord, type JobState, type StationId, type VehicleFile } from '@iron-cradle/core';
+import {
+  backInWords,
+  chords,
+  makeCall,
+  nextStop,
+  nextUp,
+  openItems,
+  shortName,
+  stationNow,
+  stationsDone,
+  type Chord,
+  type JobState,
+  type StationId,
+  type VehicleFile,
+} from '@iron-cradle/core';
 
 /** What the bays show of a job without folding its log. */
 export interface JobSummary {
@@ -40,7 +54,12 @@ export function summaryOf(state: JobState): JobSummary {
     chords: chords(state),
     here: Math.max(state.pose.f, state.pose.r),
     clear: state.vehicle.clear,
-    waits: state.waits.filter((w) => !w.ended).map((w) => ({ what: w.what, until: w.minutes ? new Date(Date.parse(w.started) + w.minutes * 60_000).toISOString() : null })),
+    waits: state.waits
+      .filter((w) => !w.ended)
+      .map((w) => ({
+        what: w.what,
+        until: w.minutes ? new Date(Date.parse(w.started) + w.minutes * 60_000).toISOString() : null,
+      })),
     parked: state.parked,
     signed: state.signed?.at ?? null,
   };
@@ -48,16 +67,27 @@ export function summaryOf(state: JobState): JobSummary {
 
 function sentence(state: JobState, station: StationId): Pick<JobSummary, 'sentence' | 'detail' | 'halt'> {
   const quiet = (text: string, detail = '') => ({ sentence: text, detail, halt: false });
-  const off = openItems(state).filter((i) => i.kind === 'line').map((i) => shortName(i.name));
-  const list = off.length > 0 ? `${off.slice(0, 3).join(', ')}${off.length > 3 ? ` and ${off.length - 3} more` : ''} open` : '';
+  const off = openItems(state)
+    .filter((i) => i.kind === 'line')
+    .map((i) => shortName(i.name));
+  const list =
+    off.length > 0 ? `${off.slice(0, 3).join(', ')}${off.length > 3 ? ` and ${off.length - 3} more` : ''} open` : '';
   if (state.signed) return quiet('signed');
   if (state.parked) return quiet(state.parked, list);
   const pull = state.pulls.find((p) => p.inspected === null);
-  if (pull) return { sentence: `${shortName(state.vehicle.connections.find((c) => pull.key === `line:${c.id}`)?.name ?? 'a line')} was pulled: inspect it`, detail: list, halt: true };
+  if (pull)
+    return {
+      sentence: `${shortName(state.vehicle.connections.find((c) => pull.key === `line:${c.id}`)?.name ?? 'a line')} was pulled: inspect it`,
+      detail: list,
+      halt: true,
+    };
   switch (station) {
     case 'plan': {
       const call = makeCall(state);
-      return quiet(call.headline.replace(/\.$/, '').toLowerCase(), `first, ${call.test.minutes} min: ${call.test.test}`);
+      return quiet(
+        call.headline.replace(/\.$/, '').toLowerCase(),
+        `first, ${call.test.minutes} min: ${call.test.test}`,
+      );
     }
     case 'safe':
       return quiet('make it safe', 'nothing is open yet');
@@ -66,7 +96,12 @@ function sentence(state: JobState, station: StationId): Pick<JobSummary, 'senten
     case 'drop': {
       const stop = nextStop(state);
       const first = stop.holders[0];
-      if (stop.kind === 'held' && first) return { sentence: `${shortName(first.name)} holds it at ${Math.round(first.limit.lo)}`, detail: list, halt: true };
+      if (stop.kind === 'held' && first)
+        return {
+          sentence: `${shortName(first.name)} holds it at ${Math.round(first.limit.lo)}`,
+          detail: list,
+          halt: true,
+        };
       return quiet(stop.pose.f === state.pose.f ? `work at ${stop.pose.f} mm` : `next stop ${stop.pose.f} mm`, list);
     }
     case 'bench':
@@ -74,7 +109,10 @@ function sentence(state: JobState, station: StationId): Pick<JobSummary, 'senten
     case 'refit': {
       const stop = nextUp(state);
       const item = stop.items[0];
-      return quiet(item ? `${shortName(item.name)} goes back at ${stop.pose.f} mm` : `raise to ${stop.pose.f} mm`, item?.by ? backInWords({ drop: item.by, guessed: false }) : list);
+      return quiet(
+        item ? `${shortName(item.name)} goes back at ${stop.pose.f} mm` : `raise to ${stop.pose.f} mm`,
+        item?.by ? backInWords({ drop: item.by, guessed: false }) : list,
+      );
     }
     case 'prove':
       return quiet('prove it, joint by joint', list);

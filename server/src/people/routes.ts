@@ -44,7 +44,9 @@ export function peopleRoutes(db: Database): Router {
     const { personId, pin } = bodyOf(SignInBody, request.body);
     const person = await checkPin(db, personId, pin);
     // A new session for a new person, so that an old cookie is worth nothing.
-    await new Promise<void>((resolve, reject) => request.session.regenerate((e: unknown) => (e ? reject(e as Error) : resolve())));
+    await new Promise<void>((resolve, reject) =>
+      request.session.regenerate((e: unknown) => (e ? reject(e as Error) : resolve())),
+    );
     request.session.personId = person.id;
     response.status(201).json({ person: await me(person.id) });
   });
@@ -59,7 +61,14 @@ export function peopleRoutes(db: Database): Router {
     const body = bodyOf(ApprovalBody, request.body);
     const lead = await checkPin(db, body.personId, body.pin);
     if (lead.role !== 'lead') throw new Problem(403, 'Only the lead', 'An exception at a gate takes the lead’s PIN.');
-    const approval = await db.models.Approval.create({ id: randomUUID(), jobId: body.jobId, lead: lead.id, gate: body.gate, item: body.item, given: new Date() });
+    const approval = await db.models.Approval.create({
+      id: randomUUID(),
+      jobId: body.jobId,
+      lead: lead.id,
+      gate: body.gate,
+      item: body.item,
+      given: new Date(),
+    });
     response.status(201).json({ approval: approval.id, lead: lead.id });
   });
   return routes;

@@ -43,8 +43,14 @@ export function shopRoutes(db: Database, demoPins: Record<string, string> | null
     const first = await nobodyYet();
     if (!first) await mustBeLead(request);
     const { name, role, pin } = bodyOf(PersonBody, request.body);
-    if (await db.models.Person.findOne({ where: { name } })) throw new InputError('name', name, 'a name nobody here has yet');
-    const person = await db.models.Person.create({ id: randomUUID(), name, role: first ? 'lead' : role, pinHash: await hashPin(pin) });
+    if (await db.models.Person.findOne({ where: { name } }))
+      throw new InputError('name', name, 'a name nobody here has yet');
+    const person = await db.models.Person.create({
+      id: randomUUID(),
+      name,
+      role: first ? 'lead' : role,
+      pinHash: await hashPin(pin),
+    });
     response.status(201).json({ id: person.id, name: person.name, role: person.role });
   });
   return routes;

@@ -10,7 +10,11 @@ const fits = new Ajv2020({ strict: false }).compile<VehicleFile>(vehicleSchema);
 export function readVehicle(document: unknown): VehicleFile {
   if (!fits(document)) {
     const [first] = fits.errors ?? [];
-    throw new InputError(`vehicle${first?.instancePath.replaceAll('/', '.') ?? ''}`, '', first?.message ?? 'a vehicle file');
+    throw new InputError(
+      `vehicle${first?.instancePath.replaceAll('/', '.') ?? ''}`,
+      '',
+      first?.message ?? 'a vehicle file',
+    );
   }
   checkVehicle(document);
   return document;
@@ -40,7 +44,12 @@ export function vehicleRoutes(db: Database): Router {
     const file = readVehicle(request.body);
     if (file.id !== request.params.id) throw new InputError('id', file.id, request.params.id);
     if (archetypes.some((a) => a.id === file.id)) throw new InputError('id', file.id, 'an id that is no archetype’s');
-    await db.models.Vehicle.upsert({ id: file.id, name: file.name, mounting: file.mounting, document: JSON.stringify(file) });
+    await db.models.Vehicle.upsert({
+      id: file.id,
+      name: file.name,
+      mounting: file.mounting,
+      document: JSON.stringify(file),
+    });
     response.json(file);
   });
   return routes;

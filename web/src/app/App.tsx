@@ -16,7 +16,10 @@ const RecordScreen = lazy(() => import('../screens/record/RecordScreen.tsx'));
 const ShopScreen = lazy(() => import('../screens/shop/ShopScreen.tsx'));
 
 const client = new QueryClient({
-  defaultOptions: { queries: { retry: retryAway, gcTime: Infinity, networkMode: 'always' }, mutations: { networkMode: 'always' } },
+  defaultOptions: {
+    queries: { retry: retryAway, gcTime: Infinity, networkMode: 'always' },
+    mutations: { networkMode: 'always' },
+  },
 });
 
 /** What was last heard from the server stays on the device, for a reload while it is away. */

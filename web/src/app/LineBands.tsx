@@ -6,12 +6,15 @@ import { Band } from '../ui/Band.tsx';
 /** What stands between this device and the server, said plainly: away, waiting, refused. */
 export function LineBands() {
   const line = useLine();
-  const waiting = line.waiting === 1 ? '1 entry is kept here and goes out' : `${line.waiting} entries are kept here and go out`;
+  const waiting =
+    line.waiting === 1 ? '1 entry is kept here and goes out' : `${line.waiting} entries are kept here and go out`;
   return (
     <div className="no-print">
       {line.server === 'away' && (
         <Band>
-          <span data-band="away">Server is away. Go on: {line.waiting > 0 ? `${waiting} when it is back.` : 'what you enter is kept here.'}</span>
+          <span data-band="away">
+            Server is away. Go on: {line.waiting > 0 ? `${waiting} when it is back.` : 'what you enter is kept here.'}
+          </span>
         </Band>
       )}
       {line.server === 'signIn' && (

@@ -29,7 +29,12 @@ export function TopBar({ title, hint, to, children }: TopBarProps) {
         {hint && <span className="min-w-0 truncate text-quiet">{hint}</span>}
         <span className="flex-1" />
         {children}
-        <button type="button" className="grid size-11 shrink-0 place-items-center" aria-label={theme === 'day' ? 'night theme' : 'day theme'} onClick={() => chooseTheme(theme === 'day' ? 'night' : 'day')}>
+        <button
+          type="button"
+          className="grid size-11 shrink-0 place-items-center"
+          aria-label={theme === 'day' ? 'night theme' : 'day theme'}
+          onClick={() => chooseTheme(theme === 'day' ? 'night' : 'day')}
+        >
           {theme === 'day' ? <Moon size={20} aria-hidden /> : <Sun size={20} aria-hidden />}
         </button>
       </header>

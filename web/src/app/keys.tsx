@@ -10,7 +10,8 @@ export interface Key {
   run: () => void;
 }
 
-const typing = (target: EventTarget | null): boolean => target instanceof HTMLElement && target.closest('input, textarea, select, [role="dialog"]') !== null;
+const typing = (target: EventTarget | null): boolean =>
+  target instanceof HTMLElement && target.closest('input, textarea, select, [role="dialog"]') !== null;
 
 /**
  * Keys of the screen, and “?” that shows them. A key does nothing while somebody types or a sheet is open, and Enter
@@ -24,7 +25,8 @@ export function useKeys(keys: readonly Key[]): React.ReactNode {
     const onKey = (event: KeyboardEvent) => {
       if (event.ctrlKey || event.metaKey || event.altKey || typing(event.target)) return;
       if (event.key === '?') return setShown(true);
-      if (event.key === 'Enter' && event.target instanceof HTMLElement && event.target.closest('button, a, summary')) return;
+      if (event.key === 'Enter' && event.target instanceof HTMLElement && event.target.closest('button, a, summary'))
+        return;
       const found = current.current.find((k) => k.key === event.key || k.key === event.key.toLowerCase());
       if (!found) return;
       event.preventDefault();
@@ -34,7 +36,12 @@ export function useKeys(keys: readonly Key[]): React.ReactNode {
     return () => window.removeEventListener('keydown', onKey);
   }, []);
   return (
-    <Sheet open={shown} onClose={() => setShown(false)} title="Keys" hint="They rest while you type or a sheet is open.">
+    <Sheet
+      open={shown}
+      onClose={() => setShown(false)}
+      title="Keys"
+      hint="They rest while you type or a sheet is open."
+    >
       <dl className="ruled">
         {[...keys, { key: '?', does: 'show these keys', run: () => undefined } satisfies Key as Key].map((k) => (
           <div key={k.key} className="flex gap-4 py-2">

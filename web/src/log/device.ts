@@ -14,3 +14,13 @@ export function deviceId(): string {
 
 /** Works without a secure context, unlike the browser's own. */
 export const newId = (): string => uuid();
+
+/** The id of this tab; a reload keeps it. */
+export function tabId(): string {
+  let id = sessionStorage.getItem(KEY);
+  if (!id) {
+    id = uuid();
+    sessionStorage.setItem(KEY, id);
+  }
+  return id;
+}

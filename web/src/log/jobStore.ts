@@ -45,7 +45,9 @@ export class JobStore {
       this.confirm(accepted);
     });
     const db = await store();
-    this.confirmed = (await db.getAllFromIndex('entries', 'job', this.jobId)).sort((a, b) => (a.seq ?? 0) - (b.seq ?? 0));
+    this.confirmed = (await db.getAllFromIndex('entries', 'job', this.jobId)).sort(
+      (a, b) => (a.seq ?? 0) - (b.seq ?? 0),
+    );
     this.pending = (await db.getAllFromIndex('outbox', 'job', this.jobId)).map((row) => row.entry);
     this.base = foldJob(null, this.confirmed);
     this.show();
@@ -56,7 +58,9 @@ export class JobStore {
   private catchUp = async (): Promise<void> => {
     if (!this.stopHearing) return;
     try {
-      const { number, entries } = await get<{ number: number; entries: Entry[] }>(`/jobs/${this.jobId}/entries?since=${this.lastSeq()}`);
+      const { number, entries } = await get<{ number: number; entries: Entry[] }>(
+        `/jobs/${this.jobId}/entries?since=${this.lastSeq()}`,
+      );
       this.view = { ...this.view, number };
       await this.keep(entries);
       this.listen();
@@ -79,7 +83,10 @@ export class JobStore {
       setLine({ server: 'here' });
       deliver();
     };
-    this.stream.addEventListener('entry', (event) => void this.keep([JSON.parse((event as MessageEvent<string>).data) as Entry]));
+    this.stream.addEventListener(
+      'entry',
+      (event) => void this.keep([JSON.parse((event as MessageEvent<string>).data) as Entry]),
+    );
     this.stream.onerror = () => {
       setLine({ server: 'away' });
       // The browser tries again by itself unless it was told off for good.
@@ -116,7 +123,11 @@ export class JobStore {
 
   private show(): void {
     const state = foldJob(this.base, this.pending);
-    this.view = { ...this.view, state, status: state ? 'ready' : this.view.status === 'missing' ? 'missing' : 'loading' };
+    this.view = {
+      ...this.view,
+      state,
+      status: state ? 'ready' : this.view.status === 'missing' ? 'missing' : 'loading',
+    };
     this.tell();
   }
 
@@ -131,7 +142,14 @@ export class JobStore {
    */
   async append<K extends EntryKind>(by: string, kind: K, body: Bodies[K]): Promise<void> {
     const { checkBody } = await import('@iron-cradle/core/entries');
-    const entry = { id: newId(), jobId: this.jobId, at: new Date().toISOString(), by, kind, body: checkBody(kind, body) } as Entry;
+    const entry = {
+      id: newId(),
+      jobId: this.jobId,
+      at: new Date().toISOString(),
+      by,
+      kind,
+      body: checkBody(kind, body),
+    } as Entry;
     const db = await store();
     await db.add('outbox', { entry });
     setLine({ waiting: await db.count('outbox') });

@@ -1,7 +1,7 @@
 import type { Entry, Refusal } from '@iron-cradle/core';
 import { ApiProblem, Away, call } from '../net/api.ts';
 import { readMeta, store, writeMeta, type Refused } from './db.ts';
-import { deviceId } from './device.ts';
+import { tabId } from './device.ts';
 import { setLine } from './line.ts';
 import { ensureBlock } from './tags.ts';
 
@@ -41,7 +41,7 @@ export function deliver(): void {
 async function alone(work: () => Promise<void>): Promise<void> {
   if (navigator.locks) return void (await navigator.locks.request('cradle-sender', work));
   const lease = await readMeta<{ owner: string; until: number }>('lease');
-  const owner = `${deviceId()}-${performance.timeOrigin}`;
+  const owner = tabId();
   if (lease && lease.owner !== owner && lease.until > Date.now()) return void setTimeout(deliver, LEASE_MS / 2);
   await writeMeta('lease', { owner, until: Date.now() + LEASE_MS });
   await work();
@@ -58,7 +58,9 @@ async function run(): Promise<void> {
     const cut = rows.findIndex((row) => row.entry.jobId !== jobId);
     const batch = cut < 0 ? rows : rows.slice(0, cut);
     try {
-      const result = await call<Appended>('POST', `/jobs/${encodeURIComponent(jobId)}/entries`, { entries: batch.map((row) => row.entry) });
+      const result = await call<Appended>('POST', `/jobs/${encodeURIComponent(jobId)}/entries`, {
+        entries: batch.map((row) => row.entry),
+      });
       await settle(batch as { n: number; entry: Entry }[], result);
       setLine({ server: 'here' });
       await ensureBlock(jobId);
@@ -70,7 +72,12 @@ async function run(): Promise<void> {
       if (error instanceof ApiProblem && error.status < 500 && error.status !== 429) {
         await settle(batch as { n: number; entry: Entry }[], {
           accepted: [],
-          refused: batch.map((row) => ({ id: row.entry.id, text: error.detail || error.title, todo: 'enter it again as expected', owed: [] })),
+          refused: batch.map((row) => ({
+            id: row.entry.id,
+            text: error.detail || error.title,
+            todo: 'enter it again as expected',
+            owed: [],
+          })),
         });
         continue;
       }
@@ -99,7 +106,12 @@ async function settle(batch: { n: number; entry: Entry }[], result: Appended): P
   }
   await tx.done;
   const jobId = batch[0]!.entry.jobId;
-  for (const tell of listeners) tell(jobId, accepted, result.refused.map((r) => r.id));
+  for (const tell of listeners)
+    tell(
+      jobId,
+      accepted,
+      result.refused.map((r) => r.id),
+    );
 }
 
 /** Somebody saw the refusal; the entry is let go. */

@@ -6,7 +6,8 @@ import { deviceId } from './device.ts';
 const BLOCK = 40;
 
 /** The nth number of a device's block; past its end it goes on in a range of its own, still nobody else's. */
-export const numberOf = (block: number, n: number): number => (n < BLOCK ? block * BLOCK + n + 1 : 1000 * (block + 1) + (n - BLOCK));
+export const numberOf = (block: number, n: number): number =>
+  n < BLOCK ? block * BLOCK + n + 1 : 1000 * (block + 1) + (n - BLOCK);
 
 async function book(jobId: string): Promise<TagBook> {
   return (await (await store()).get('tags', jobId)) ?? { jobId, block: null, used: 0, byKey: {} };
@@ -28,7 +29,11 @@ export async function ensureBlock(jobId: string): Promise<void> {
  *
  * @param taken numbers that stand in the log
  */
-export async function reserve(jobId: string, keys: readonly string[], taken: readonly number[]): Promise<Record<string, number>> {
+export async function reserve(
+  jobId: string,
+  keys: readonly string[],
+  taken: readonly number[],
+): Promise<Record<string, number>> {
   const tx = (await store()).transaction('tags', 'readwrite');
   const now = (await tx.store.get(jobId)) ?? { jobId, block: null, used: 0, byKey: {} };
   for (const key of keys) {

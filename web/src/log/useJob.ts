@@ -54,14 +54,19 @@ export function useTags(state: JobState, keys: readonly string[]): Record<string
   const wanted = useMemo(() => keys.join(' '), [keys]);
   useEffect(() => {
     let current = true;
-    if (wanted) void reserve(state.jobId, wanted.split(' '), tagsIn(state)).then((byKey) => current && setTags({ ...byKey, ...paintedIn(state) }));
+    if (wanted)
+      void reserve(state.jobId, wanted.split(' '), tagsIn(state)).then(
+        (byKey) => current && setTags({ ...byKey, ...paintedIn(state) }),
+      );
     return () => void (current = false);
   }, [state, wanted]);
   return tags;
 }
 
 /** Numbers that stand in the log. */
-export const tagsIn = (state: JobState): number[] => state.items.flatMap((item) => (item.tag === null ? [] : [item.tag]));
+export const tagsIn = (state: JobState): number[] =>
+  state.items.flatMap((item) => (item.tag === null ? [] : [item.tag]));
 
 /** What already carries a number keeps it, whichever device painted it. */
-const paintedIn = (state: JobState): Record<string, number> => Object.fromEntries(state.items.flatMap((item) => (item.tag === null ? [] : [[item.key, item.tag]])));
+const paintedIn = (state: JobState): Record<string, number> =>
+  Object.fromEntries(state.items.flatMap((item) => (item.tag === null ? [] : [[item.key, item.tag]])));

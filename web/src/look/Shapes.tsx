@@ -9,7 +9,9 @@ export function Shape({ outcome, size = 24, label }: { outcome: Outcome; size?: 
   return (
     <svg width={size} height={size} viewBox="0 0 24 24" role="img" aria-label={name} className="shrink-0">
       {outcome === 'good' && <circle cx="12" cy="12" r="10" fill="var(--go-fill)" />}
-      {outcome === 'doubtful' && <path d="M12 2 23 22H1Z" fill="var(--look-fill)" stroke="var(--ink)" strokeWidth="1.5" />}
+      {outcome === 'doubtful' && (
+        <path d="M12 2 23 22H1Z" fill="var(--look-fill)" stroke="var(--ink)" strokeWidth="1.5" />
+      )}
       {outcome === 'bad' && <path d="M8 1h8l7 7v8l-7 7H8l-7-7V8Z" fill="var(--halt)" />}
       {outcome === 'unknown' && <circle cx="12" cy="12" r="9" fill="none" stroke="var(--unknown)" strokeWidth="3" />}
     </svg>
@@ -19,7 +21,14 @@ export function Shape({ outcome, size = 24, label }: { outcome: Outcome; size?: 
 /** The stroke of the paint pen: where the hand goes next, and nothing else. */
 export function Paint({ width = 46, className = '' }: { width?: number; className?: string }) {
   return (
-    <svg width={width} height={(width * 20) / 46} viewBox="0 0 46 20" className={`inline-block shrink-0 ${className}`} role="img" aria-label="next">
+    <svg
+      width={width}
+      height={(width * 20) / 46}
+      viewBox="0 0 46 20"
+      className={`inline-block shrink-0 ${className}`}
+      role="img"
+      aria-label="next"
+    >
       <PaintPath />
     </svg>
   );

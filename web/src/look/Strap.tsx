@@ -27,11 +27,16 @@ export function Strap({ children, waitsFor, progress, className = '', ...rest }:
         {waits && <span className="w-full text-16 font-medium [font-stretch:100%]">{waitsFor}</span>}
       </span>
       <Hole side="right-4" hollow={waits} />
-      {progress !== undefined && <span className="absolute bottom-0 left-0 h-1.5 bg-paint" style={{ width: `${Math.round(progress * 100)}%` }} />}
+      {progress !== undefined && (
+        <span className="absolute bottom-0 left-0 h-1.5 bg-paint" style={{ width: `${Math.round(progress * 100)}%` }} />
+      )}
     </button>
   );
 }
 
 const Hole = ({ side, hollow }: { side: string; hollow: boolean }) => (
-  <span aria-hidden className={`absolute top-1/2 size-4 -translate-y-1/2 rounded-full ${side} ${hollow ? 'border-2 border-edge' : 'bg-sheet'}`} />
+  <span
+    aria-hidden
+    className={`absolute top-1/2 size-4 -translate-y-1/2 rounded-full ${side} ${hollow ? 'border-2 border-edge' : 'bg-sheet'}`}
+  />
 );

@@ -26,7 +26,17 @@ export type GlyphName = Fitting | 'cap' | 'strap' | 'jack' | 'clip' | 'obstructi
 
 export function Glyph({ name, size = 24 }: { name: GlyphName; size?: number }) {
   return (
-    <svg width={size} height={size} viewBox="0 0 24 24" fill="none" stroke="currentColor" strokeWidth="2" strokeLinecap="square" aria-hidden className="shrink-0">
+    <svg
+      width={size}
+      height={size}
+      viewBox="0 0 24 24"
+      fill="none"
+      stroke="currentColor"
+      strokeWidth="2"
+      strokeLinecap="square"
+      aria-hidden
+      className="shrink-0"
+    >
       {paths[name] ?? paths.other}
     </svg>
   );

@@ -35,7 +35,8 @@ export async function call<T>(method: string, path: string, body?: unknown, sign
   const type = response.headers.get('Content-Type') ?? '';
   if (!type.includes('json')) throw new Away();
   const json = (await response.json()) as T & { title?: string; detail?: string; errors?: ApiProblem['errors'] };
-  if (!response.ok) throw new ApiProblem(response.status, json.title ?? 'Not now', json.detail ?? '', json.errors ?? []);
+  if (!response.ok)
+    throw new ApiProblem(response.status, json.title ?? 'Not now', json.detail ?? '', json.errors ?? []);
   return json;
 }
 

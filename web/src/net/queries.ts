@@ -38,10 +38,13 @@ export interface JobRow {
 }
 
 export const useShop = () => useQuery({ queryKey: ['shop'], queryFn: () => get<Shop>('/shop') });
-export const usePeople = () => useQuery({ queryKey: ['people'], queryFn: () => get<(PersonName & { signsIn: boolean })[]>('/people') });
+export const usePeople = () =>
+  useQuery({ queryKey: ['people'], queryFn: () => get<(PersonName & { signsIn: boolean })[]>('/people') });
 export const useVehicles = () => useQuery({ queryKey: ['vehicles'], queryFn: () => get<VehicleFile[]>('/vehicles') });
-export const useJobs = () => useQuery({ queryKey: ['jobs'], queryFn: () => get<JobRow[]>('/jobs'), refetchInterval: 4000 });
-export const useMe = () => useQuery({ queryKey: ['me'], queryFn: () => get<{ person: PersonName | null }>('/session') });
+export const useJobs = () =>
+  useQuery({ queryKey: ['jobs'], queryFn: () => get<JobRow[]>('/jobs'), refetchInterval: 4000 });
+export const useMe = () =>
+  useQuery({ queryKey: ['me'], queryFn: () => get<{ person: PersonName | null }>('/session') });
 
 export function useSignIn() {
   const client = useQueryClient();

@@ -16,7 +16,14 @@ export function Choice<T extends string>({ label, value, options, onChoose, colu
       <legend className="pb-1 text-quiet">{label}</legend>
       <div className={`grid gap-3 ${columns}`}>
         {options.map((option) => (
-          <button key={option.value} type="button" className="btn" aria-pressed={value === option.value} disabled={option.disabled} onClick={() => onChoose(option.value)}>
+          <button
+            key={option.value}
+            type="button"
+            className="btn"
+            aria-pressed={value === option.value}
+            disabled={option.disabled}
+            onClick={() => onChoose(option.value)}
+          >
             {value === option.value && <Check size={20} aria-hidden className="shrink-0" />}
             {option.label}
           </button>

@@ -34,7 +34,10 @@ export function QuantityField({ label, dimension, unit, onRead, decimals = 1, hi
   };
   const { value, problem } = read(text);
   const show = (si: number) => writeQuantity(si, { dimension, unit, decimals });
-  const press = (key: string) => change(key === '⌫' ? text.slice(0, -1) : FRACTIONS.includes(key) ? `${text.trim()}${text ? ' ' : ''}${key}` : text + key);
+  const press = (key: string) =>
+    change(
+      key === '⌫' ? text.slice(0, -1) : FRACTIONS.includes(key) ? `${text.trim()}${text ? ' ' : ''}${key}` : text + key,
+    );
   return (
     <div>
       <label htmlFor={id} className="block text-quiet">
@@ -56,14 +59,29 @@ export function QuantityField({ label, dimension, unit, onRead, decimals = 1, hi
           Keys
         </button>
       </div>
-      <p id={`${id}-said`} className={`min-h-6 ${problem ? 'font-semibold text-halt' : 'text-quiet'}`} aria-live="polite">
-        {problem ?? (value ? (value.lo === value.hi ? `understood: ${show(value.typ)}` : `understood: ${show(value.lo)} to ${show(value.hi)}`) : (hint ?? ''))}
+      <p
+        id={`${id}-said`}
+        className={`min-h-6 ${problem ? 'font-semibold text-halt' : 'text-quiet'}`}
+        aria-live="polite"
+      >
+        {problem ??
+          (value
+            ? value.lo === value.hi
+              ? `understood: ${show(value.typ)}`
+              : `understood: ${show(value.lo)} to ${show(value.hi)}`
+            : (hint ?? ''))}
       </p>
       {pad && (
         <div className="grid grid-cols-4 gap-3 pb-2">
           <div className="col-span-3 grid grid-cols-3 gap-3">
             {KEYS.map((key) => (
-              <button key={key} type="button" className="btn reading text-24" onClick={() => press(key)} aria-label={key === '⌫' ? 'delete' : key}>
+              <button
+                key={key}
+                type="button"
+                className="btn reading text-24"
+                onClick={() => press(key)}
+                aria-label={key === '⌫' ? 'delete' : key}
+              >
                 {key === '⌫' ? 'del' : key}
               </button>
             ))}

@@ -15,8 +15,18 @@ export function TextField({ label, error, hint, ref, ...rest }: TextFieldProps) 
       <label htmlFor={id} className="block text-quiet">
         {label}
       </label>
-      <input id={id} ref={ref} className="field" aria-invalid={error !== undefined} aria-describedby={`${id}-said`} {...rest} />
-      <p id={`${id}-said`} className={`${error ? 'font-semibold text-halt' : 'text-quiet'} ${error || hint ? 'min-h-6' : ''}`}>
+      <input
+        id={id}
+        ref={ref}
+        className="field"
+        aria-invalid={error !== undefined}
+        aria-describedby={`${id}-said`}
+        {...rest}
+      />
+      <p
+        id={`${id}-said`}
+        className={`${error ? 'font-semibold text-halt' : 'text-quiet'} ${error || hint ? 'min-h-6' : ''}`}
+      >
         {error ?? hint ?? ''}
       </p>
     </div>

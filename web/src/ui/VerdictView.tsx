@@ -2,7 +2,15 @@ import { basisInWords, type Verdict } from '@iron-cradle/core';
 import { Shape } from '../look/Shapes.tsx';
 
 /** The one way a judgement is shown: shape, reasons with figures and limits, what to do next, and the basis on demand. */
-export function VerdictView({ verdict, title, compact = false }: { verdict: Verdict; title?: string; compact?: boolean }) {
+export function VerdictView({
+  verdict,
+  title,
+  compact = false,
+}: {
+  verdict: Verdict;
+  title?: string;
+  compact?: boolean;
+}) {
   return (
     <div className="flex gap-3">
       <Shape outcome={verdict.outcome} size={compact ? 24 : 28} />
@@ -15,7 +23,9 @@ export function VerdictView({ verdict, title, compact = false }: { verdict: Verd
             {reason.limit && <span className="text-quiet"> against {reason.limit}</span>}
           </p>
         ))}
-        {!compact && verdict.next[0] && verdict.outcome !== 'good' && <p className="font-semibold">Next: {verdict.next[0]}.</p>}
+        {!compact && verdict.next[0] && verdict.outcome !== 'good' && (
+          <p className="font-semibold">Next: {verdict.next[0]}.</p>
+        )}
         {!compact && verdict.reasons[0] && (
           <details className="text-quiet">
             <summary className="cursor-pointer py-1 text-16 underline underline-offset-4">why</summary>

@@ -9,7 +9,9 @@ export function useSize<T extends HTMLElement>(): [(element: T | null) => void, 
     if (!element) return;
     observer.current = new ResizeObserver(([entry]) => {
       const { width, height } = entry!.contentRect;
-      setSize((before) => (Math.abs(before.width - width) < 1 && Math.abs(before.height - height) < 1 ? before : { width, height }));
+      setSize((before) =>
+        Math.abs(before.width - width) < 1 && Math.abs(before.height - height) < 1 ? before : { width, height },
+      );
     });
     observer.current.observe(element);
   }, []);

@@ -26,7 +26,12 @@ export function apply(state: JobState, entry: Entry, margins: Margins): void {
       state.approval = entry.body;
       break;
     case 'gateItem':
-      state.gates[entry.body.gate].answers[entry.body.item] = { answer: entry.body.answer, words: entry.body.words ?? null, ...who, excepted: null };
+      state.gates[entry.body.gate].answers[entry.body.item] = {
+        answer: entry.body.answer,
+        words: entry.body.words ?? null,
+        ...who,
+        excepted: null,
+      };
       break;
     case 'gate':
       state.gates[entry.body.gate].passed = who;
@@ -63,7 +68,9 @@ export function apply(state: JobState, entry: Entry, margins: Margins): void {
       state.pulls.push({ key: entry.body.key, ...who, inspected: null, words: null });
       break;
     case 'inspected':
-      for (const pull of state.pulls) if (pull.key === entry.body.key) Object.assign(pull, { inspected: entry.body.outcome, words: entry.body.words ?? null });
+      for (const pull of state.pulls)
+        if (pull.key === entry.body.key)
+          Object.assign(pull, { inspected: entry.body.outcome, words: entry.body.words ?? null });
       break;
     case 'cleared':
       tank.takeOff(state, entry.body.key, entry.body.way, entry.body.tag, entry);
@@ -132,6 +139,7 @@ function witnessed(state: JobState, entry: Extract<Entry, { kind: 'fuelWitness' 
 
 function wait(state: JobState, entry: Extract<Entry, { kind: 'wait' }>): void {
   const { what, minutes } = entry.body;
-  if (entry.body.state === 'start') state.waits.push({ what, minutes: minutes ?? null, started: entry.at, ended: null, by: entry.by });
+  if (entry.body.state === 'start')
+    state.waits.push({ what, minutes: minutes ?? null, started: entry.at, ended: null, by: entry.by });
   else for (const running of state.waits) if (running.what === what && !running.ended) running.ended = entry.at;
 }

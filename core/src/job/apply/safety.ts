@@ -22,20 +22,48 @@ const insteadWords = {
 export function judgePressure(body: Bodies['pressure'], feed: 'injected' | 'carburettor'): Verdict {
   if (body.reading !== undefined) {
     const reason = { figure: `${body.reading / 100} bar`, limit: `${OPEN_BELOW / 100} bar`, basis: measured };
-    if (body.reading <= OPEN_BELOW) return { outcome: 'good', reasons: [{ text: 'read, and low enough to open', ...reason }], next: ['rag over the joint, eyes covered all the same'] };
-    return { outcome: 'bad', reasons: [{ text: 'still under pressure', ...reason }], next: ['bleed it at the port: hose into the can, rag over the joint, eyes covered'] };
+    if (body.reading <= OPEN_BELOW)
+      return {
+        outcome: 'good',
+        reasons: [{ text: 'read, and low enough to open', ...reason }],
+        next: ['rag over the joint, eyes covered all the same'],
+      };
+    return {
+      outcome: 'bad',
+      reasons: [{ text: 'still under pressure', ...reason }],
+      next: ['bleed it at the port: hose into the can, rag over the joint, eyes covered'],
+    };
   }
-  if (!body.instead) return { outcome: 'unknown', reasons: [{ text: 'nothing read and nothing written instead', basis: commonPractice }], next: ['read the gauge, or say what counts instead'] };
+  if (!body.instead)
+    return {
+      outcome: 'unknown',
+      reasons: [{ text: 'nothing read and nothing written instead', basis: commonPractice }],
+      next: ['read the gauge, or say what counts instead'],
+    };
   if (body.instead === 'capOnly' && feed === 'injected')
-    return { outcome: 'bad', reasons: [{ text: 'an injected system holds pressure for hours; the cap alone does not take it out', basis: commonPractice }], next: ['pump fuse or relay out and run it until it dies, or bleed at the test port'] };
-  return { outcome: 'doubtful', reasons: [{ text: insteadWords[body.instead], basis: commonPractice }], next: ['open the first joint slowly under a rag, eyes covered'] };
+    return {
+      outcome: 'bad',
+      reasons: [
+        {
+          text: 'an injected system holds pressure for hours; the cap alone does not take it out',
+          basis: commonPractice,
+        },
+      ],
+      next: ['pump fuse or relay out and run it until it dies, or bleed at the test port'],
+    };
+  return {
+    outcome: 'doubtful',
+    reasons: [{ text: insteadWords[body.instead], basis: commonPractice }],
+    next: ['open the first joint slowly under a rag, eyes covered'],
+  };
 }
 
 export function pressure(state: JobState, entry: Of<'pressure'>): void {
   state.pressure = { ...entry.body, verdict: judgePressure(entry.body, state.vehicle.feed) };
 }
 
-export const litresOut = (state: Pick<JobState, 'containers'>): number => state.containers.reduce((sum, c) => sum + c.litres, 0);
+export const litresOut = (state: Pick<JobState, 'containers'>): number =>
+  state.containers.reduce((sum, c) => sum + c.litres, 0);
 
 export function fuelWitness(state: JobState, entry: Of<'fuelWitness'>): void {
   const { witness, reading } = entry.body;

@@ -30,14 +30,19 @@ export function moveTo(state: JobState, to: Pose, entry: Entry, how: 'stop' | 'c
   state.pose = pose;
   if (!lower) return;
   const here = Math.max(pose.f, pose.r);
-  if (wasHome && !state.gates[2].passed) state.flags.push({ text: `lowered to ${here} mm before gate 2 was passed`, at: entry.at, by: entry.by });
+  if (wasHome && !state.gates[2].passed)
+    state.flags.push({ text: `lowered to ${here} mm before gate 2 was passed`, at: entry.at, by: entry.by });
   for (const line of attached(state)) {
     const drop = localDrop(pose, line.x, state.vehicle.length);
     const known = state.slack[line.id]!;
     const limit = state.taut[line.id] ?? known.hi;
     if (how === 'stop' && drop > limit) {
       state.pulls.push({ key: keyOf('line', line.id), at: entry.at, by: entry.by, inspected: null, words: null });
-      state.flags.push({ text: `${line.name} was pulled: it allows ${limit} mm, the tank went to ${Math.round(drop)}`, at: entry.at, by: entry.by });
+      state.flags.push({
+        text: `${line.name} was pulled: it allows ${limit} mm, the tank went to ${Math.round(drop)}`,
+        at: entry.at,
+        by: entry.by,
+      });
     }
     state.slack[line.id] = knowAtLeast(known, drop);
   }
@@ -47,7 +52,13 @@ export function moveTo(state: JobState, to: Pose, entry: Entry, how: 'stop' | 'c
 }
 
 /** Takes a thing off and writes it into the ledger under its number. */
-export function takeOff(state: JobState, key: string, way: string | undefined, tag: number | undefined, entry: Entry): LedgerItem {
+export function takeOff(
+  state: JobState,
+  key: string,
+  way: string | undefined,
+  tag: number | undefined,
+  entry: Entry,
+): LedgerItem {
   const { kind, id } = splitKey(key);
   const line = kind === 'line' ? lineOf(state.vehicle, id) : undefined;
   const owner = kind === 'clip' ? clipOwner(state.vehicle, id) : undefined;
@@ -75,7 +86,12 @@ export function takeOff(state: JobState, key: string, way: string | undefined, t
   if (owner && clip) {
     const now = state.slack[owner.id]!;
     const freed = estimateOf(state.vehicle, clip.slack);
-    state.slack[owner.id] = { lo: Math.max(now.lo, freed.lo), typ: Math.max(now.typ, freed.typ), hi: Math.max(now.hi, freed.hi), basis: freed.basis };
+    state.slack[owner.id] = {
+      lo: Math.max(now.lo, freed.lo),
+      typ: Math.max(now.typ, freed.typ),
+      hi: Math.max(now.hi, freed.hi),
+      basis: freed.basis,
+    };
     delete state.taut[owner.id];
   }
   return item;
@@ -95,7 +111,8 @@ function look(state: JobState, seen: LookBody, margins: Margins): void {
       const hi = Math.max(lo, Math.min(known.hi, here + most));
       return { lo, typ: Math.min(hi, Math.max(lo, known.typ)), hi, basis: measured };
     };
-    if (seen.tight.includes(line.id)) state.slack[line.id] = { lo: here, typ: here + 5, hi: here + margins.eye, basis: measured };
+    if (seen.tight.includes(line.id))
+      state.slack[line.id] = { lo: here, typ: here + 5, hi: here + margins.eye, basis: measured };
     else if (seen.nearly.includes(line.id)) state.slack[line.id] = between(NEARLY + margins.eye);
     else if (seen.asked && line.visibleFrom.hi <= here)
       state.slack[line.id] = knowAtLeast(known, here + (seen.allFist ? FIST : NEARLY) - margins.eye);
@@ -152,5 +169,6 @@ export function replaced(state: JobState, body: Bodies['replaced']): void {
   const { id } = splitKey(body.key);
   const line = lineOf(state.vehicle, id);
   state.replaced[body.key] = body;
-  if (line && body.slack !== undefined) state.slack[line.id] = { lo: body.slack, typ: body.slack, hi: body.slack, basis: commonPractice };
+  if (line && body.slack !== undefined)
+    state.slack[line.id] = { lo: body.slack, typ: body.slack, hi: body.slack, basis: commonPractice };
 }

@@ -59,9 +59,13 @@ export const entryBodies: Record<EntryKind, ClassConstructor<object>> = {
 export function checkBody(kind: EntryKind, body: unknown): object {
   const Body = entryBodies[kind];
   if (!Body) throw new InputError('kind', String(kind), 'a kind of entry this product knows');
-  if (typeof body !== 'object' || body === null || Array.isArray(body)) throw new InputError('body', typeof body, 'an object');
+  if (typeof body !== 'object' || body === null || Array.isArray(body))
+    throw new InputError('body', typeof body, 'an object');
   const instance = plainToInstance(Body, body);
-  const first = firstProblem(validateSync(instance, { whitelist: true, forbidNonWhitelisted: true, forbidUnknownValues: true }), 'body');
+  const first = firstProblem(
+    validateSync(instance, { whitelist: true, forbidNonWhitelisted: true, forbidUnknownValues: true }),
+    'body',
+  );
   if (first) throw first;
   return JSON.parse(JSON.stringify(instance)) as object;
 }

@@ -1,5 +1,22 @@
 import { IsDefined } from 'class-validator';
-import { IsArray, IsIn, IsInt, IsNumber, IsOptional, IsString, Length, LookBody, Max, MaxLength, Min, NotDoneBody, OffBody, PoseBody, Type, ValidateNested } from './shared.ts';
+import {
+  IsArray,
+  IsIn,
+  IsInt,
+  IsNumber,
+  IsOptional,
+  IsString,
+  Length,
+  LookBody,
+  Max,
+  MaxLength,
+  Min,
+  NotDoneBody,
+  OffBody,
+  PoseBody,
+  Type,
+  ValidateNested,
+} from './shared.ts';
 
 /** A whole stop in one entry: pose reached, what came off, what was capped, what the look told. */
 export class StopDoneBody {

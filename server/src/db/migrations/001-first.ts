@@ -4,7 +4,10 @@ const text = DataTypes.TEXT('long');
 const key = (length: number) => DataTypes.STRING(length);
 
 export async function up(q: QueryInterface): Promise<void> {
-  await q.createTable('settings', { name: { type: key(60), primaryKey: true }, value: { type: text, allowNull: false } });
+  await q.createTable('settings', {
+    name: { type: key(60), primaryKey: true },
+    value: { type: text, allowNull: false },
+  });
   await q.createTable('people', {
     id: { type: key(60), primaryKey: true },
     name: { type: key(80), allowNull: false },

@@ -9,7 +9,10 @@ const tanks: Record<Mounting, { d: string; ring?: string }> = {
   crosswise: { d: 'M39 184h62a5 5 0 0 1 5 5v16a5 5 0 0 1-5 5H39a5 5 0 0 1-5-5v-16a5 5 0 0 1 5-5Z' },
   upright: { d: 'M36 114h68a4 4 0 0 1 4 4v8a4 4 0 0 1-4 4H36a4 4 0 0 1-4-4v-8a4 4 0 0 1 4-4Z' },
   wing: { d: 'M108 186h10a5 5 0 0 1 5 5v22a5 5 0 0 1-5 5h-10a5 5 0 0 1-5-5v-22a5 5 0 0 1 5-5Z' },
-  floor: { d: 'M55 184h30a4 4 0 0 1 4 4v18a4 4 0 0 1-4 4H55a4 4 0 0 1-4-4v-18a4 4 0 0 1 4-4Z', ring: 'M44 178h52v38H44Z' },
+  floor: {
+    d: 'M55 184h30a4 4 0 0 1 4 4v18a4 4 0 0 1-4 4H55a4 4 0 0 1-4-4v-18a4 4 0 0 1 4-4Z',
+    ring: 'M44 178h52v38H44Z',
+  },
   pads: { d: 'M66 100h8a9 9 0 0 1 9 9v10a9 9 0 0 1-9 9h-8a9 9 0 0 1-9-9v-10a9 9 0 0 1 9-9Z' },
 };
 
@@ -39,7 +42,13 @@ export function Chassis({ mounting, tankOff = false, next = false, height = 224 
         <path d="M20 52h100M20 168h100M70 60v99" />
         <circle cx="70" cy="168" r="9" fill="var(--sheet)" />
       </g>
-      <path d="M82 48v84c0 10 20 8 20 20v66" fill="none" stroke="var(--quiet)" strokeWidth="2.5" strokeDasharray="5 3" />
+      <path
+        d="M82 48v84c0 10 20 8 20 20v66"
+        fill="none"
+        stroke="var(--quiet)"
+        strokeWidth="2.5"
+        strokeDasharray="5 3"
+      />
       {[34, 150].map((y) => (
         <g key={y} fill="var(--ink)">
           <rect x="10" y={y} width="12" height="37" />
@@ -48,9 +57,17 @@ export function Chassis({ mounting, tankOff = false, next = false, height = 224 
       ))}
       {tank.ring && <path d={tank.ring} fill="none" stroke="var(--ink)" strokeWidth="2" strokeDasharray="3 3" />}
       <path d={tank.d} fill="var(--sheet)" stroke="none" />
-      <path d={tank.d} fill={tankOff ? 'none' : `url(#${hatch})`} stroke={tankOff ? 'var(--quiet)' : 'var(--ink)'} strokeWidth="2.5" strokeDasharray={tankOff ? '5 3' : undefined} />
+      <path
+        d={tank.d}
+        fill={tankOff ? 'none' : `url(#${hatch})`}
+        stroke={tankOff ? 'var(--quiet)' : 'var(--ink)'}
+        strokeWidth="2.5"
+        strokeDasharray={tankOff ? '5 3' : undefined}
+      />
       {next && (
-        <g transform={`translate(${mounting === 'rail' ? 10 : 48} ${{ rail: 104, seat: 108, crosswise: 187, upright: 112, wing: 192, floor: 187, pads: 104 }[mounting]})`}>
+        <g
+          transform={`translate(${mounting === 'rail' ? 10 : 48} ${{ rail: 104, seat: 108, crosswise: 187, upright: 112, wing: 192, floor: 187, pads: 104 }[mounting]})`}
+        >
           <PaintPath />
         </g>
       )}

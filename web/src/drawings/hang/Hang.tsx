@@ -19,11 +19,23 @@ export function Hang({ state, stop, ghost, width, height }: HangProps) {
   const at = layoutHang({ state, stop, ghost, width, height });
   const { frame, tank } = at;
   const [first, second] = state.vehicle.ends;
-  const nextLine = stop.actions.find((a) => a.type === 'part')?.key ?? stop.actions.find((a) => a.type === 'unclip')?.key;
+  const nextLine =
+    stop.actions.find((a) => a.type === 'part')?.key ?? stop.actions.find((a) => a.type === 'unclip')?.key;
   const nextAt = at.lines.find((l) => `line:${l.id}` === nextLine);
   return (
-    <figure className="h-full" aria-label={`side view: tank at ${stop.pose.f} mm${at.lines.length > 0 ? `, held by ${at.lines.find((l) => l.holds)?.name ?? 'nothing'}` : ''}`}>
-      <svg viewBox={`0 0 ${width} ${height}`} width="100%" height="100%" preserveAspectRatio="xMidYMin meet" aria-hidden fontSize="16" className="[font-stretch:80%]">
+    <figure
+      className="h-full"
+      aria-label={`side view: tank at ${stop.pose.f} mm${at.lines.length > 0 ? `, held by ${at.lines.find((l) => l.holds)?.name ?? 'nothing'}` : ''}`}
+    >
+      <svg
+        viewBox={`0 0 ${width} ${height}`}
+        width="100%"
+        height="100%"
+        preserveAspectRatio="xMidYMin meet"
+        aria-hidden
+        fontSize="16"
+        className="[font-stretch:80%]"
+      >
         <defs>
           <HatchDefs id={hatch} color="var(--quiet)" />
         </defs>
@@ -36,9 +48,22 @@ export function Hang({ state, stop, ghost, width, height }: HangProps) {
         <rect {...frame} fill="var(--sheet)" stroke="var(--ink)" strokeWidth="2.5" />
         <rect x={frame.x} y={frame.y} width={frame.width} height="9" fill={`url(#${hatch})`} />
         <Blocks at={at} hatch={hatch} />
-        {at.ghostY !== null && <path d={tankPath({ ...tank, y: at.ghostY })} fill="none" stroke="var(--quiet)" strokeWidth="1.5" strokeDasharray="6 5" />}
+        {at.ghostY !== null && (
+          <path
+            d={tankPath({ ...tank, y: at.ghostY })}
+            fill="none"
+            stroke="var(--quiet)"
+            strokeWidth="1.5"
+            strokeDasharray="6 5"
+          />
+        )}
         {at.ghostY !== null && ghost !== null && (
-          <text x={tank.x + tank.width - 4} y={Math.max(at.ghostY, tank.y) + tank.height + 18} textAnchor="end" fill="var(--quiet)">
+          <text
+            x={tank.x + tank.width - 4}
+            y={Math.max(at.ghostY, tank.y) + tank.height + 18}
+            textAnchor="end"
+            fill="var(--quiet)"
+          >
             next {ghost >= state.vehicle.clear ? 'to the ground' : ghost}
           </text>
         )}
@@ -53,9 +78,23 @@ export function Hang({ state, stop, ghost, width, height }: HangProps) {
         ))}
         {at.lines.map((line) => (
           <g key={line.id} data-line={line.id}>
-            <path d={line.path} fill="none" stroke={line.holds ? 'var(--halt)' : 'var(--ink)'} strokeWidth="3" strokeDasharray={line.guessed ? '8 5' : undefined} />
+            <path
+              d={line.path}
+              fill="none"
+              stroke={line.holds ? 'var(--halt)' : 'var(--ink)'}
+              strokeWidth="3"
+              strokeDasharray={line.guessed ? '8 5' : undefined}
+            />
             <rect x={line.anchor.x - 4} y={line.anchor.y - 2} width="8" height="5" fill="var(--ink)" />
-            <rect x={line.port.x - 6} y={line.port.y - 6} width="12" height="12" fill="var(--sheet)" stroke="var(--ink)" strokeWidth="2" />
+            <rect
+              x={line.port.x - 6}
+              y={line.port.y - 6}
+              width="12"
+              height="12"
+              fill="var(--sheet)"
+              stroke="var(--ink)"
+              strokeWidth="2"
+            />
           </g>
         ))}
         {at.lines.map((line) => (
@@ -85,9 +124,24 @@ function Label({ line }: { line: HangLayout['lines'][number] }) {
   const { x, y, text } = line.label;
   return (
     <g>
-      <path d={`M${line.port.x} ${line.port.y + 8}V${y - 4}${x > line.port.x ? 'h5' : ''}`} fill="none" stroke="var(--quiet)" strokeWidth="1" />
-      {line.holds && <path transform={`translate(${x} ${y - 16}) scale(0.8)`} d="M8 1h8l7 7v8l-7 7H8l-7-7V8Z" fill="var(--halt)" />}
-      <text x={x + (line.holds ? 25 : 0)} y={y} fontWeight="600" fill={line.holds ? 'var(--halt)' : 'var(--ink)'} stroke="var(--sheet)" strokeWidth="4" paintOrder="stroke">
+      <path
+        d={`M${line.port.x} ${line.port.y + 8}V${y - 4}${x > line.port.x ? 'h5' : ''}`}
+        fill="none"
+        stroke="var(--quiet)"
+        strokeWidth="1"
+      />
+      {line.holds && (
+        <path transform={`translate(${x} ${y - 16}) scale(0.8)`} d="M8 1h8l7 7v8l-7 7H8l-7-7V8Z" fill="var(--halt)" />
+      )}
+      <text
+        x={x + (line.holds ? 25 : 0)}
+        y={y}
+        fontWeight="600"
+        fill={line.holds ? 'var(--halt)' : 'var(--ink)'}
+        stroke="var(--sheet)"
+        strokeWidth="4"
+        paintOrder="stroke"
+      >
         {line.holds ? `${text}, holds it` : text}
       </text>
     </g>
@@ -118,12 +172,36 @@ function Fuel({ at, state, hatch }: { at: HangLayout; state: JobState; hatch: st
   const rows = Math.max(0, Math.floor((floor - at.fuelY.lo) / 6));
   return (
     <g>
-      {at.fuelY.hi < at.fuelY.lo - 3 && <rect x={tank.x + 4} y={at.fuelY.hi} width={tank.width - 8} height={at.fuelY.lo - at.fuelY.hi} fill={`url(#${hatch})`} opacity="0.55" />}
+      {at.fuelY.hi < at.fuelY.lo - 3 && (
+        <rect
+          x={tank.x + 4}
+          y={at.fuelY.hi}
+          width={tank.width - 8}
+          height={at.fuelY.lo - at.fuelY.hi}
+          fill={`url(#${hatch})`}
+          opacity="0.55"
+        />
+      )}
       <path d={`M${tank.x + 2} ${at.fuelY.lo}H${tank.x + tank.width - 2}`} stroke="var(--fuel)" strokeWidth="2" />
       {Array.from({ length: rows }, (_, i) => (
-        <path key={i} d={`M${tank.x + (i === rows - 1 ? 12 : 3)} ${at.fuelY!.lo + 6 + i * 6}H${tank.x + tank.width - (i === rows - 1 ? 12 : 3)}`} stroke="var(--fuel)" strokeWidth="1" />
+        <path
+          key={i}
+          d={`M${tank.x + (i === rows - 1 ? 12 : 3)} ${at.fuelY!.lo + 6 + i * 6}H${tank.x + tank.width - (i === rows - 1 ? 12 : 3)}`}
+          stroke="var(--fuel)"
+          strokeWidth="1"
+        />
       ))}
-      <text x={tank.x + tank.width - 12} y={tank.y + tank.height - 8} textAnchor="end" className="reading" fontSize="14" fill="var(--fuel)" stroke="var(--sheet)" strokeWidth="5" paintOrder="stroke">
+      <text
+        x={tank.x + tank.width - 12}
+        y={tank.y + tank.height - 8}
+        textAnchor="end"
+        className="reading"
+        fontSize="14"
+        fill="var(--fuel)"
+        stroke="var(--sheet)"
+        strokeWidth="5"
+        paintOrder="stroke"
+      >
         {rangeInWords(state.fuel.aboard, 1)} L
       </text>
     </g>
@@ -153,8 +231,19 @@ function Blocks({ at, hatch }: { at: HangLayout; hatch: string }) {
     <g>
       {at.blocks.map((b) => (
         <g key={b.id}>
-          {b.hiY > b.loY && <rect x={b.x - 34} y={b.loY} width="68" height={b.hiY - b.loY} fill={`url(#${hatch})`} opacity="0.7" />}
-          <rect x={b.x - 30} y={b.y} width="60" height="22" rx="11" fill="var(--sheet)" stroke="var(--ink)" strokeWidth="2.5" />
+          {b.hiY > b.loY && (
+            <rect x={b.x - 34} y={b.loY} width="68" height={b.hiY - b.loY} fill={`url(#${hatch})`} opacity="0.7" />
+          )}
+          <rect
+            x={b.x - 30}
+            y={b.y}
+            width="60"
+            height="22"
+            rx="11"
+            fill="var(--sheet)"
+            stroke="var(--ink)"
+            strokeWidth="2.5"
+          />
           <circle cx={b.x - 19} cy={b.y + 11} r="5" fill="none" stroke="var(--ink)" strokeWidth="1.5" />
           <text x={b.x + 38} y={b.y + 17} fill="var(--ink)">
             {b.name}
@@ -180,7 +269,12 @@ function Axis({ at, here }: { at: HangLayout; here: number }) {
           )}
         </g>
       ))}
-      <path d={`M${at.tank.x + at.tank.width} ${at.y(here)}H${at.axisX}`} stroke="var(--ink)" strokeWidth="1" strokeDasharray="2 4" />
+      <path
+        d={`M${at.tank.x + at.tank.width} ${at.y(here)}H${at.axisX}`}
+        stroke="var(--ink)"
+        strokeWidth="1"
+        strokeDasharray="2 4"
+      />
       <path d={`M${at.axisX - 6} ${at.y(here)}h22`} stroke="var(--ink)" strokeWidth="5" />
       <text x={at.axisX + 20} y={at.y(here) + 6} fontSize="18" fontWeight="600" fill="var(--ink)">
         {here}

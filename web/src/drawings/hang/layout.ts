@@ -65,8 +65,13 @@ export function layoutHang({ state, stop, ghost, width, height }: HangInput): Ha
   const y = (drop: number) => y0 + drop * perMm;
   const tank = { x: frame.x + 42, y: y(here), width: vehicle.length * scale, height: tankHeight };
   const tightest = stop.holders[0]?.key;
-  const on = vehicle.connections.filter((line) => isOn(state, line.id)).sort((a, b) => a.x - b.x || (a.id < b.id ? -1 : 1));
-  const ports = portPlaces(on.map((line) => tank.x + line.x * scale), tank);
+  const on = vehicle.connections
+    .filter((line) => isOn(state, line.id))
+    .sort((a, b) => a.x - b.x || (a.id < b.id ? -1 : 1));
+  const ports = portPlaces(
+    on.map((line) => tank.x + line.x * scale),
+    tank,
+  );
   const lines = on.map((line, i): HangLine => {
     const holder = stop.holders.find((h) => h.key === `line:${line.id}`);
     const drop = localDrop(stop.pose, line.x, vehicle.length);
@@ -90,16 +95,37 @@ export function layoutHang({ state, stop, ghost, width, height }: HangInput): Ha
   const off = state.items.filter((item) => item.kind === 'line' && item.state !== 'closed');
   const parted = off.flatMap((item) => {
     const line = vehicle.connections.find((c) => `line:${c.id}` === item.key);
-    return line ? [{ id: line.id, tag: item.tag, x: tank.x + line.x * scale, frameY: frame.y + frame.height, tankY: tank.y, name: shortName(line.name) }] : [];
+    return line
+      ? [
+          {
+            id: line.id,
+            tag: item.tag,
+            x: tank.x + line.x * scale,
+            frameY: frame.y + frame.height,
+            tankY: tank.y,
+            name: shortName(line.name),
+          },
+        ]
+      : [];
   });
-  const spacedX = portPlaces(parted.map((p) => p.x), tank);
+  const spacedX = portPlaces(
+    parted.map((p) => p.x),
+    tank,
+  );
   parted.forEach((p, i) => (p.x = spacedX[i]!));
   const blocks = stop.holders
     .filter((h) => h.key.startsWith('obstruction:'))
     .map((h) => {
       const id = h.key.slice('obstruction:'.length);
       const x = vehicle.obstructions.find((o) => o.id === id)?.x ?? vehicle.length / 2;
-      return { id, name: h.name, x: tank.x + x * scale, y: y(h.limit.typ) + tankHeight, loY: y(h.limit.lo) + tankHeight, hiY: y(h.limit.hi) + tankHeight };
+      return {
+        id,
+        name: h.name,
+        x: tank.x + x * scale,
+        y: y(h.limit.typ) + tankHeight,
+        loY: y(h.limit.lo) + tankHeight,
+        hiY: y(h.limit.hi) + tankHeight,
+      };
     });
   const { lo, hi } = state.fuel.aboard;
   const level = (litres: number) => tank.y + tankHeight * (1 - levelShare(vehicle, litres));
@@ -115,7 +141,10 @@ export function layoutHang({ state, stop, ghost, width, height }: HangInput): Ha
     scale,
     enlarged,
     y,
-    ticks: Array.from({ length: Math.floor(deepest / tickStep) + 1 }, (_, i) => i * tickStep).map((drop) => ({ drop, y: y(drop) })),
+    ticks: Array.from({ length: Math.floor(deepest / tickStep) + 1 }, (_, i) => i * tickStep).map((drop) => ({
+      drop,
+      y: y(drop),
+    })),
     axisX: width - 62,
   };
 }

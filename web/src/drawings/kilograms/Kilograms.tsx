@@ -12,14 +12,27 @@ export function Kilograms({ call, alone, two }: { call: Call; alone: number; two
   const ticks = Array.from({ length: Math.floor(most / step) + 1 }, (_, i) => i * step);
   const bar = (mass: { lo: number; typ: number; hi: number }, y: number) => (
     <g>
-      <rect x={x(mass.lo)} y={y} width={Math.max(3, x(mass.hi) - x(mass.lo))} height="24" fill={`url(#${hatch})`} stroke="var(--ink)" strokeWidth="1.5" />
+      <rect
+        x={x(mass.lo)}
+        y={y}
+        width={Math.max(3, x(mass.hi) - x(mass.lo))}
+        height="24"
+        fill={`url(#${hatch})`}
+        stroke="var(--ink)"
+        strokeWidth="1.5"
+      />
       <path d={`M${x(mass.typ)} ${y - 6}v30`} stroke="var(--ink)" strokeWidth="3.5" />
     </g>
   );
   const kg = (v: number) => String(roundTo(v, 1));
   const nowRight = x(call.now.mass.hi) + 70 > width;
   return (
-    <svg viewBox={`0 0 ${width} ${height}`} className="w-full shrink-0" role="img" aria-label={`now ${kg(call.now.mass.lo)} to ${kg(call.now.mass.hi)} kilograms, drained ${kg(call.drained.mass.lo)} to ${kg(call.drained.mass.hi)}; alone up to ${alone}, two up to ${two}`}>
+    <svg
+      viewBox={`0 0 ${width} ${height}`}
+      className="w-full shrink-0"
+      role="img"
+      aria-label={`now ${kg(call.now.mass.lo)} to ${kg(call.now.mass.hi)} kilograms, drained ${kg(call.drained.mass.lo)} to ${kg(call.drained.mass.hi)}; alone up to ${alone}, two up to ${two}`}
+    >
       <defs>
         <HatchDefs id={hatch} />
       </defs>
@@ -32,7 +45,13 @@ export function Kilograms({ call, alone, two }: { call: Call; alone: number; two
       </text>
       {bar(call.now.mass, 32)}
       {bar(call.drained.mass, 70)}
-      <Figure x={nowRight ? x(call.now.mass.lo) - 8 : x(call.now.mass.hi) + 10} y={54} end={nowRight} word="now" value={kg(call.now.mass.typ)} />
+      <Figure
+        x={nowRight ? x(call.now.mass.lo) - 8 : x(call.now.mass.hi) + 10}
+        y={54}
+        end={nowRight}
+        word="now"
+        value={kg(call.now.mass.typ)}
+      />
       <Figure x={x(call.drained.mass.hi) + 10} y={92} word="drained" value={kg(call.drained.mass.typ)} />
       <path d={`M${left} 106H${right}`} stroke="var(--ink)" strokeWidth="2.5" />
       {ticks.map((tick) => (
@@ -50,8 +69,30 @@ export function Kilograms({ call, alone, two }: { call: Call; alone: number; two
   );
 }
 
-const Figure = ({ x, y, word, value, end = false }: { x: number; y: number; word: string; value: string; end?: boolean }) => (
-  <text x={x} y={y} textAnchor={end ? 'end' : 'start'} fill="var(--ink)" fontSize="24" className="reading" stroke="var(--sheet)" strokeWidth="5" paintOrder="stroke">
+const Figure = ({
+  x,
+  y,
+  word,
+  value,
+  end = false,
+}: {
+  x: number;
+  y: number;
+  word: string;
+  value: string;
+  end?: boolean;
+}) => (
+  <text
+    x={x}
+    y={y}
+    textAnchor={end ? 'end' : 'start'}
+    fill="var(--ink)"
+    fontSize="24"
+    className="reading"
+    stroke="var(--sheet)"
+    strokeWidth="5"
+    paintOrder="stroke"
+  >
     {value}
     <tspan fontSize="16" fill="var(--quiet)" dx="6" className="font-sans">
       {word}

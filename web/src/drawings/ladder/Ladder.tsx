@@ -26,8 +26,22 @@ export function Ladder({ holders, seen, onSeen, end, next }: LadderProps) {
         const { lo, hi } = holder.room;
         const tight = seen[holder.key] ?? null;
         const bad = i === 0 || tight !== null;
-        const figure = Math.round(lo) === Math.round(hi) ? `${Math.round(lo)}` : hi >= 900 ? `${Math.round(lo)}+` : `${Math.round(lo)}–${Math.round(hi)}`;
-        const word = tight === 'tight' ? 'looks tight' : tight === 'nearly' ? 'nearly tight' : i === 0 ? 'holds it' : holder.known ? '' : 'guessed';
+        const figure =
+          Math.round(lo) === Math.round(hi)
+            ? `${Math.round(lo)}`
+            : hi >= 900
+              ? `${Math.round(lo)}+`
+              : `${Math.round(lo)}–${Math.round(hi)}`;
+        const word =
+          tight === 'tight'
+            ? 'looks tight'
+            : tight === 'nearly'
+              ? 'nearly tight'
+              : i === 0
+                ? 'holds it'
+                : holder.known
+                  ? ''
+                  : 'guessed';
         const row = (
           <>
             <span className="w-[5.6rem] shrink-0 text-left leading-tight">
@@ -43,7 +57,10 @@ export function Ladder({ holders, seen, onSeen, end, next }: LadderProps) {
               )}
             </span>
             <span className="relative h-6 min-w-0 flex-1">
-              <span className={`absolute inset-y-0 left-0 min-w-1 ${bad ? 'bg-halt' : 'bg-ink'}`} style={{ width: share(lo) }} />
+              <span
+                className={`absolute inset-y-0 left-0 min-w-1 ${bad ? 'bg-halt' : 'bg-ink'}`}
+                style={{ width: share(lo) }}
+              />
               {hi > lo && (
                 <span
                   className="absolute inset-y-0 border border-ink bg-[repeating-linear-gradient(135deg,var(--quiet)_0_1.5px,transparent_1.5px_6px)]"
@@ -57,7 +74,12 @@ export function Ladder({ holders, seen, onSeen, end, next }: LadderProps) {
         return (
           <li key={holder.key} className="flex items-center gap-2" data-holder={holder.key}>
             {onSeen && holder.key.startsWith('line:') ? (
-              <button type="button" className="flex min-h-12 min-w-0 flex-1 items-center gap-2" aria-pressed={tight !== null} aria-label={`${holder.name}: ${figure} mm left${word ? `, ${word}` : ''}. Mark as tight`} onClick={() => onSeen(holder.key)}>
+              <button
+                type="button"
+                className="flex min-h-12 min-w-0 flex-1 items-center gap-2"
+                aria-pressed={tight !== null}
+                onClick={() => onSeen(holder.key)}
+              >
                 {row}
               </button>
             ) : (

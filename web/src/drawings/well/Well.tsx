@@ -5,7 +5,15 @@ import { HatchDefs } from '../../look/Shapes.tsx';
 import { TagShape } from '../../look/Tag.tsx';
 import { layoutWell } from './layout.ts';
 
-export const stationNames: Record<StationId, string> = { plan: 'Plan', safe: 'Safe', drain: 'Drain', drop: 'Drop', bench: 'Bench', refit: 'Refit', prove: 'Prove' };
+export const stationNames: Record<StationId, string> = {
+  plan: 'Plan',
+  safe: 'Safe',
+  drain: 'Drain',
+  drop: 'Drop',
+  bench: 'Bench',
+  refit: 'Refit',
+  prove: 'Prove',
+};
 
 interface WellProps {
   chords: readonly Chord[];
@@ -43,19 +51,35 @@ export function Well(props: WellProps) {
         {rim(8, at.left)}
         {rim(at.right, width - 8)}
         <rect x={at.left} y={at.top} width={at.right - at.left} height={at.floor - at.top} fill="var(--well)" />
-        <path d={`M${at.left} ${at.top}V${at.floor}H${at.right}V${at.top}`} fill="none" stroke="var(--ink)" strokeWidth="3" />
+        <path
+          d={`M${at.left} ${at.top}V${at.floor}H${at.right}V${at.top}`}
+          fill="none"
+          stroke="var(--ink)"
+          strokeWidth="3"
+        />
         {at.broken &&
           [at.left, at.right].map((x) => (
             <g key={x}>
               <path d={`M${x - 7} ${at.floor - 26}h14v9h-14Z`} fill="var(--ground)" />
-              <path d={`M${x - 7} ${at.floor - 24}l14 -5M${x - 7} ${at.floor - 15}l14 -5`} stroke="var(--ink)" strokeWidth="1.5" />
+              <path
+                d={`M${x - 7} ${at.floor - 24}l14 -5M${x - 7} ${at.floor - 15}l14 -5`}
+                stroke="var(--ink)"
+                strokeWidth="1.5"
+              />
             </g>
           ))}
         {at.ticks.map((tick) => (
           <g key={tick.drop}>
             <path d={`M${at.left - (tick.label ? 10 : 6)} ${tick.y}H${at.left}`} stroke="var(--ink)" strokeWidth="1" />
             {tick.label && Math.abs(tick.y - hereY) > 15 && (
-              <text x={at.left - 14} y={tick.y + 5} textAnchor="end" className="reading" fontSize="14" fill="var(--quiet)">
+              <text
+                x={at.left - 14}
+                y={tick.y + 5}
+                textAnchor="end"
+                className="reading"
+                fontSize="14"
+                fill="var(--quiet)"
+              >
                 {tick.drop}
               </text>
             )}
@@ -71,24 +95,58 @@ export function Well(props: WellProps) {
         ))}
         {at.chords.map(({ chord, x1, y1, x2, y2, labelY }) => (
           <g key={chord.key}>
-            <path d={`M${x1} ${y1}L${x2} ${y2}`} stroke="var(--ink)" strokeWidth={chord.open ? 3.5 : 1.5} strokeDasharray={chord.open ? undefined : '2 5'} strokeLinecap="round" />
+            <path
+              d={`M${x1} ${y1}L${x2} ${y2}`}
+              stroke="var(--ink)"
+              strokeWidth={chord.open ? 3.5 : 1.5}
+              strokeDasharray={chord.open ? undefined : '2 5'}
+              strokeLinecap="round"
+            />
             <path d={`M${x2} ${y2}L${x2 + 8} ${labelY}h3`} stroke="var(--quiet)" strokeWidth="1" fill="none" />
             <g transform={`translate(${x2 + 11} ${labelY - 11})`}>
               <TagShape number={tagText(chord)} open={chord.open} w={tagWidth(chord)} h={22} />
             </g>
-            <text x={x2 + 14 + tagWidth(chord)} y={labelY + 5} fontSize="14" fontWeight={chord.open ? 600 : 400} fill={chord.open ? 'var(--ink)' : 'var(--quiet)'} className="[font-stretch:72%]">
-              {chord.name.length > (tagText(chord).length > 1 ? 6 : 8) ? `${chord.name.slice(0, tagText(chord).length > 1 ? 5 : 7)}.` : chord.name}
+            <text
+              x={x2 + 14 + tagWidth(chord)}
+              y={labelY + 5}
+              fontSize="14"
+              fontWeight={chord.open ? 600 : 400}
+              fill={chord.open ? 'var(--ink)' : 'var(--quiet)'}
+              className="[font-stretch:72%]"
+            >
+              {chord.name.length > (tagText(chord).length > 1 ? 6 : 8)
+                ? `${chord.name.slice(0, tagText(chord).length > 1 ? 5 : 7)}.`
+                : chord.name}
             </text>
           </g>
         ))}
-        <path d={up ? `M${at.right - 3} ${hereY}h22` : `M${at.left - 18} ${hereY}h18`} stroke="var(--ink)" strokeWidth="6" />
+        <path
+          d={up ? `M${at.right - 3} ${hereY}h22` : `M${at.left - 18} ${hereY}h18`}
+          stroke="var(--ink)"
+          strokeWidth="6"
+        />
         <path d={`M${at.left} ${hereY}H${at.right}`} stroke="var(--ink)" strokeWidth="1" strokeDasharray="1 4" />
-        <text x={at.left - 22} y={hereY + 6} textAnchor="end" className="reading" fontSize="18" fontWeight="600" fill="var(--ink)">
+        <text
+          x={at.left - 22}
+          y={hereY + 6}
+          textAnchor="end"
+          className="reading"
+          fontSize="18"
+          fontWeight="600"
+          fill="var(--ink)"
+        >
           {here}
         </text>
       </svg>
       {stations.map((id) => (
-        <Bead key={id} id={id} {...beadPlace(id, at, width)} now={station === id} done={done.includes(id)} {...(to ? { to: to(id) } : {})} />
+        <Bead
+          key={id}
+          id={id}
+          {...beadPlace(id, at, width)}
+          now={station === id}
+          done={done.includes(id)}
+          {...(to ? { to: to(id) } : {})}
+        />
       ))}
     </nav>
   );
@@ -97,20 +155,54 @@ export function Well(props: WellProps) {
 const tagText = (chord: Chord): string => (chord.tag === null ? '–' : String(chord.tag));
 const tagWidth = (chord: Chord): number => 19 + tagText(chord).length * 9;
 
-const shorten = (names: string[]): string => `${shortName(names[0]!)}${names.length > 1 ? `, ${names.length - 1} more` : ''}`;
+const shorten = (names: string[]): string =>
+  `${shortName(names[0]!)}${names.length > 1 ? `, ${names.length - 1} more` : ''}`;
 
-function beadPlace(id: StationId, at: ReturnType<typeof layoutWell>, width: number): { x: number; y: number; bead: boolean } {
-  const x: Record<StationId, number> = { plan: 22, safe: 62, drain: 102, prove: width - 28, drop: at.left + 22, refit: at.right - 22, bench: (at.left + at.right) / 2 };
+function beadPlace(
+  id: StationId,
+  at: ReturnType<typeof layoutWell>,
+  width: number,
+): { x: number; y: number; bead: boolean } {
+  const x: Record<StationId, number> = {
+    plan: 22,
+    safe: 62,
+    drain: 102,
+    prove: width - 28,
+    drop: at.left + 22,
+    refit: at.right - 22,
+    bench: (at.left + at.right) / 2,
+  };
   const bead = id === 'plan' || id === 'safe' || id === 'drain' || id === 'prove';
   return { x: x[id], y: bead ? 22 : id === 'bench' ? at.floor + 16 : at.top - 14, bead };
 }
 
-function Bead({ id, x, y, bead, now, done, to }: { id: StationId; x: number; y: number; bead: boolean; now: boolean; done: boolean; to?: string }) {
+function Bead({
+  id,
+  x,
+  y,
+  bead,
+  now,
+  done,
+  to,
+}: {
+  id: StationId;
+  x: number;
+  y: number;
+  bead: boolean;
+  now: boolean;
+  done: boolean;
+  to?: string;
+}) {
   const style = { left: x, top: y, transform: 'translate(-50%, -50%)' };
   const body = (
     <>
       <span className={now ? 'font-bold text-ink' : ''}>{stationNames[id]}</span>
-      {bead && <span aria-hidden className={`mx-auto block size-3.5 rounded-[2px] border-2 border-ink ${now ? 'bg-paint' : done ? 'bg-ink' : 'bg-ground'}`} />}
+      {bead && (
+        <span
+          aria-hidden
+          className={`mx-auto block size-3.5 rounded-[2px] border-2 border-ink ${now ? 'bg-paint' : done ? 'bg-ink' : 'bg-ground'}`}
+        />
+      )}
     </>
   );
   const look = `absolute block min-w-9 px-1 py-1 text-center text-14 leading-tight [font-stretch:80%] ${now ? '' : 'text-quiet'}`;

@@ -49,13 +49,22 @@ export function layoutWell({ chords, here, clear, ahead = [], width, height }: W
   const right = width - 90;
   const top = 78;
   const floor = height - 34;
-  const deepest = Math.max(80, ...chords.map((c) => Math.max(c.from, c.by)), ...ahead.map((a) => a.drop), here >= clear ? 0 : here);
+  const deepest = Math.max(
+    80,
+    ...chords.map((c) => Math.max(c.from, c.by)),
+    ...ahead.map((a) => a.drop),
+    here >= clear ? 0 : here,
+  );
   const shown = Math.min(clear, Math.ceil((deepest * 1.35) / 40) * 40);
   const broken = shown < clear;
   const span = floor - top - (broken ? 46 : 14);
   const y = (drop: number) => (drop >= clear ? floor : top + 8 + (Math.min(drop, shown) / shown) * span);
   const step = shown > 200 ? 40 : 20;
-  const ticks = Array.from({ length: Math.floor(shown / step) }, (_, i) => (i + 1) * step).map((drop) => ({ drop, y: y(drop), label: drop % (step * 2) === 0 }));
+  const ticks = Array.from({ length: Math.floor(shown / step) }, (_, i) => (i + 1) * step).map((drop) => ({
+    drop,
+    y: y(drop),
+    label: drop % (step * 2) === 0,
+  }));
   const labels = spread(
     chords.map((c) => y(c.by)),
     LABEL_STEP,

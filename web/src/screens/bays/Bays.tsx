@@ -18,7 +18,9 @@ export function Bays() {
   const open = jobs.data?.filter((job) => !job.signed) ?? [];
   const bays = shop.data?.bays ?? [];
   const inside = (bay: number) => open.find((job) => job.bay === bay && !job.parked);
-  const outside = open.filter((job) => job.bay === null || job.bay > bays.length || job.parked || inside(job.bay) !== job);
+  const outside = open.filter(
+    (job) => job.bay === null || job.bay > bays.length || job.parked || inside(job.bay) !== job,
+  );
   const signed = jobs.data?.filter((job) => job.signed) ?? [];
   return (
     <>
@@ -26,13 +28,20 @@ export function Bays() {
         <Link to="/shop" className="grid min-h-11 place-items-center">
           {me.data?.person?.name}
         </Link>
-        <button type="button" className="hidden min-h-11 px-2 text-quiet underline mid:block" onClick={() => signOut.mutate()}>
+        <button
+          type="button"
+          className="hidden min-h-11 px-2 text-quiet underline mid:block"
+          onClick={() => signOut.mutate()}
+        >
           sign out
         </button>
       </TopBar>
       <main className="mx-auto grid max-w-[82rem] gap-6 p-4 wide:grid-cols-[minmax(0,1fr)_20rem] wide:gap-12 wide:p-9">
         <h1 className="sr-only">Bays</h1>
-        <section aria-label="bays" className="flex flex-col border-[6px] border-ink bg-sheet mid:border-8 wide:min-h-[min(40rem,calc(100dvh-9rem))]">
+        <section
+          aria-label="bays"
+          className="flex flex-col border-[6px] border-ink bg-sheet mid:border-8 wide:min-h-[min(40rem,calc(100dvh-9rem))]"
+        >
           <div className="grid flex-1 mid:grid-cols-2">
             {bays.map((bay, i) => (
               <Bay key={bay.name} bay={bay} job={inside(i + 1)} number={i + 1} first={i === 0} />
@@ -75,7 +84,10 @@ export function Bays() {
           )}
           <div className="mt-auto grid gap-3">
             <TakeIn />
-            <Link to="/next" className="relative flex min-h-18 items-center justify-center bg-work px-12 text-24 font-bold text-on-work [font-stretch:82%]">
+            <Link
+              to="/next"
+              className="relative flex min-h-18 items-center justify-center bg-work px-12 text-24 font-bold text-on-work [font-stretch:82%]"
+            >
               <span aria-hidden className="absolute left-4 size-4 rounded-full bg-sheet" />
               Next vehicle
               <span aria-hidden className="absolute right-4 size-4 rounded-full bg-sheet" />
@@ -87,7 +99,17 @@ export function Bays() {
   );
 }
 
-function Bay({ bay, job, number, first }: { bay: Shop['bays'][number]; job: JobRow | undefined; number: number; first: boolean }) {
+function Bay({
+  bay,
+  job,
+  number,
+  first,
+}: {
+  bay: Shop['bays'][number];
+  job: JobRow | undefined;
+  number: number;
+  first: boolean;
+}) {
   const edge = first ? '' : 'border-t-2 border-dashed border-rule mid:border-l-2 mid:border-t-0';
   if (!job)
     return (
@@ -101,7 +123,9 @@ function Bay({ bay, job, number, first }: { bay: Shop['bays'][number]; job: JobR
         </div>
       </div>
     );
-  const waits = job.waits.map((wait) => (wait.until ? `${wait.what} until ${format(new Date(wait.until), 'H:mm')}` : wait.what));
+  const waits = job.waits.map((wait) =>
+    wait.until ? `${wait.what} until ${format(new Date(wait.until), 'H:mm')}` : wait.what,
+  );
   return (
     <Link to={`/jobs/${job.id}`} className={`flex flex-col p-5 ${edge}`} data-bay={number}>
       <p className="pb-3 text-quiet">{bay.name}</p>
@@ -160,7 +184,10 @@ function TakeIn() {
     mutationFn: async (file: File) => call<{ id: string }>('POST', '/jobs/import', JSON.parse(await file.text())),
     onSuccess: () => client.invalidateQueries({ queryKey: ['jobs'] }),
   });
-  const wrong = take.error instanceof SyntaxError ? 'Expected a job file written by Iron Cradle; this is not readable JSON.' : take.error?.message;
+  const wrong =
+    take.error instanceof SyntaxError
+      ? 'Expected a job file written by Iron Cradle; this is not readable JSON.'
+      : take.error?.message;
   return (
     <div>
       <button type="button" className="btn w-full" onClick={() => input.current?.click()}>

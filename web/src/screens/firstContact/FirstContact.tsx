@@ -1,4 +1,15 @@
-import { complaintKinds, fileFromSight, mountings, rangeInWords, witnessLitres, type Complaint, type FeedKind, type FuelKind, type Mounting, type VehicleFile } from '@iron-cradle/core';
+import {
+  complaintKinds,
+  fileFromSight,
+  mountings,
+  rangeInWords,
+  witnessLitres,
+  type Complaint,
+  type FeedKind,
+  type FuelKind,
+  type Mounting,
+  type VehicleFile,
+} from '@iron-cradle/core';
 import { useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import { TopBar } from '../../app/TopBar.tsx';
@@ -34,9 +45,17 @@ export default function FirstContact() {
   const bay = asked ?? (free >= 0 ? free + 1 : null);
   const place = bay ? `bay ${bay}` : 'outside';
   const shell = material ?? (mounting === 'crosswise' ? 'steel' : 'plastic');
-  const file = known ?? (mounting ? fileFromSight({ mounting, fuel, feed, material: shell, name: `On the lift, ${place}` }) : null);
+  const file =
+    known ??
+    (mounting ? fileFromSight({ mounting, fuel, feed, material: shell, name: `On the lift, ${place}` }) : null);
   const needsGauge = gauge === null && !lies && complaint !== 'level';
-  const waits = !file ? 'say what you see from below' : !complaint ? 'say why it is here' : needsGauge ? 'read the gauge, or say that it lies' : undefined;
+  const waits = !file
+    ? 'say what you see from below'
+    : !complaint
+      ? 'say why it is here'
+      : needsGauge
+        ? 'read the gauge, or say that it lies'
+        : undefined;
   const litres = file && gauge !== null && !lies ? `${rangeInWords(witnessLitres(file, 'gauge', gauge), 5)} L` : null;
 
   const begin = async () => {
@@ -96,17 +115,57 @@ export default function FirstContact() {
         </div>
         {!known && (
           <div className="grid gap-4 pt-4 mid:grid-cols-3 mid:gap-10">
-            <Choice label="Fuel" value={fuel} onChoose={setFuel} options={[{ value: 'petrol', label: 'Petrol' }, { value: 'diesel', label: 'Diesel' }]} />
-            <Choice label="Feed" value={feed} onChoose={setFeed} options={[{ value: 'injected', label: 'Injected' }, { value: 'carburettor', label: 'Carburettor' }]} />
-            <Choice label="Tank" value={shell} onChoose={setMaterial} options={[{ value: 'plastic', label: 'Plastic' }, { value: 'steel', label: 'Steel' }]} />
+            <Choice
+              label="Fuel"
+              value={fuel}
+              onChoose={setFuel}
+              options={[
+                { value: 'petrol', label: 'Petrol' },
+                { value: 'diesel', label: 'Diesel' },
+              ]}
+            />
+            <Choice
+              label="Feed"
+              value={feed}
+              onChoose={setFeed}
+              options={[
+                { value: 'injected', label: 'Injected' },
+                { value: 'carburettor', label: 'Carburettor' },
+              ]}
+            />
+            <Choice
+              label="Tank"
+              value={shell}
+              onChoose={setMaterial}
+              options={[
+                { value: 'plastic', label: 'Plastic' },
+                { value: 'steel', label: 'Steel' },
+              ]}
+            />
           </div>
         )}
         <div className="pt-3">
-          <Choice label="Why" value={complaint} onChoose={setComplaint} columns="grid-cols-2 mid:grid-cols-4 wide:grid-cols-7" options={complaintKinds.map((k) => ({ value: k.id, label: k.name }))} />
+          <Choice
+            label="Why"
+            value={complaint}
+            onChoose={setComplaint}
+            columns="grid-cols-2 mid:grid-cols-4 wide:grid-cols-7"
+            options={complaintKinds.map((k) => ({ value: k.id, label: k.name }))}
+          />
         </div>
         <div className="grid items-end gap-5 pt-4 wide:grid-cols-[minmax(0,1fr)_12rem_21rem]">
-          <Gauge value={lies || complaint === 'level' ? null : gauge} litres={litres} file={file} onChange={(v) => (setGauge(v), setLies(false))} />
-          <button type="button" className="btn" aria-pressed={lies || complaint === 'level'} onClick={() => setLies(!lies)}>
+          <Gauge
+            value={lies || complaint === 'level' ? null : gauge}
+            litres={litres}
+            file={file}
+            onChange={(v) => (setGauge(v), setLies(false))}
+          />
+          <button
+            type="button"
+            className="btn"
+            aria-pressed={lies || complaint === 'level'}
+            onClick={() => setLies(!lies)}
+          >
             {complaint === 'level' ? 'Gauge is the complaint' : 'Gauge lies'}
           </button>
           <Strap onClick={() => void begin()} waitsFor={waits}>

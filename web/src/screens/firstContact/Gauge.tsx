@@ -56,9 +56,24 @@ export function Gauge({ value, litres, onChange }: GaugeProps) {
         </defs>
         {value !== null && (
           <>
-            <rect x={x(Math.max(0, value - GAUGE_ERROR))} y="28" width={x(Math.min(1, value + GAUGE_ERROR)) - x(Math.max(0, value - GAUGE_ERROR))} height="24" fill={`url(#${hatch})`} stroke="var(--ink)" strokeWidth="1.5" />
+            <rect
+              x={x(Math.max(0, value - GAUGE_ERROR))}
+              y="28"
+              width={x(Math.min(1, value + GAUGE_ERROR)) - x(Math.max(0, value - GAUGE_ERROR))}
+              height="24"
+              fill={`url(#${hatch})`}
+              stroke="var(--ink)"
+              strokeWidth="1.5"
+            />
             <path d={`M${x(value)} 20V54`} stroke="var(--ink)" strokeWidth="5" />
-            <text x={Math.min(490, Math.max(70, x(value)))} y="16" textAnchor="middle" fontSize="19" className="reading" fill="var(--ink)">
+            <text
+              x={Math.min(490, Math.max(70, x(value)))}
+              y="16"
+              textAnchor="middle"
+              fontSize="19"
+              className="reading"
+              fill="var(--ink)"
+            >
               {litres ?? ''}
             </text>
           </>
@@ -67,7 +82,13 @@ export function Gauge({ value, litres, onChange }: GaugeProps) {
         {MARKS.map(([share, word]) => (
           <g key={word}>
             <path d={`M${x(share)} 46v8`} stroke="var(--ink)" strokeWidth="2" />
-            <text x={x(share)} y="77" textAnchor={share === 0 ? 'start' : share === 1 ? 'end' : 'middle'} fontSize="17" fill="var(--quiet)">
+            <text
+              x={x(share)}
+              y="77"
+              textAnchor={share === 0 ? 'start' : share === 1 ? 'end' : 'middle'}
+              fontSize="17"
+              fill="var(--quiet)"
+            >
               {word}
             </text>
           </g>

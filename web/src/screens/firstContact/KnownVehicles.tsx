@@ -14,7 +14,13 @@ export function KnownVehicles({ files, chosen, onChoose }: KnownProps) {
       <p className="text-quiet">Or one the shop knows:</p>
       <div className="flex flex-wrap gap-3">
         {files.map((file) => (
-          <button key={file.id} type="button" className="btn min-h-12" aria-pressed={chosen?.id === file.id} onClick={() => onChoose(chosen?.id === file.id ? null : file)}>
+          <button
+            key={file.id}
+            type="button"
+            className="btn min-h-12"
+            aria-pressed={chosen?.id === file.id}
+            onClick={() => onChoose(chosen?.id === file.id ? null : file)}
+          >
             {file.name.split(',')[0]}
           </button>
         ))}

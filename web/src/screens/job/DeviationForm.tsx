@@ -17,15 +17,32 @@ export function DeviationForm({ about, onDone }: { about: string; onDone: () => 
   const form = useForm<Fields>({ defaultValues: { reason: '', who: '', due: '' } });
   const { errors } = form.formState;
   const done = async (fields: Fields) => {
-    await enter('deviation', { key: about, reason: fields.reason.trim(), who: fields.who.trim(), due: fields.due.trim() });
+    await enter('deviation', {
+      key: about,
+      reason: fields.reason.trim(),
+      who: fields.who.trim(),
+      due: fields.due.trim(),
+    });
     form.reset();
     onDone();
   };
   return (
     <form className="grid gap-3" noValidate onSubmit={(event) => void form.handleSubmit(done)(event)}>
-      <TextField label="Why it stays like this" error={errors.reason?.message} {...form.register('reason', { validate: some('a reason in a few words') })} />
-      <TextField label="Agreed by" error={errors.who?.message} {...form.register('who', { validate: some('a name') })} />
-      <TextField label="Due" error={errors.due?.message} {...form.register('due', { validate: some('a date or an event, as “next service”') })} />
+      <TextField
+        label="Why it stays like this"
+        error={errors.reason?.message}
+        {...form.register('reason', { validate: some('a reason in a few words') })}
+      />
+      <TextField
+        label="Agreed by"
+        error={errors.who?.message}
+        {...form.register('who', { validate: some('a name') })}
+      />
+      <TextField
+        label="Due"
+        error={errors.due?.message}
+        {...form.register('due', { validate: some('a date or an event, as “next service”') })}
+      />
       <Strap type="submit">Enter the deviation</Strap>
     </form>
   );

@@ -43,9 +43,21 @@ export function GateRail({ gate, pass, onPassed, body }: GateRailProps) {
         {judged.map((j, i) => (
           <li key={j.item.id} className="relative flex-1 text-center">
             {i > 0 && <span aria-hidden className="absolute right-1/2 top-[22px] h-0.5 w-full bg-ink" />}
-            <button type="button" aria-current={i === at ? 'step' : undefined} onClick={() => setChosen(i)} className="min-h-14 w-full px-0.5">
-              <span aria-hidden className={`relative z-10 mx-auto mt-3 block size-5 rounded-[2px] border-2 border-ink ${i === at && !j.through ? 'bg-paint' : j.through ? 'bg-ink' : 'bg-ground'}`} />
-              <span className={`block pt-1 text-14 leading-tight [font-stretch:80%] ${i === at ? 'font-bold' : 'text-quiet'}`}>{j.item.short}</span>
+            <button
+              type="button"
+              aria-current={i === at ? 'step' : undefined}
+              onClick={() => setChosen(i)}
+              className="min-h-14 w-full px-0.5"
+            >
+              <span
+                aria-hidden
+                className={`relative z-10 mx-auto mt-3 block size-5 rounded-[2px] border-2 border-ink ${i === at && !j.through ? 'bg-paint' : j.through ? 'bg-ink' : 'bg-ground'}`}
+              />
+              <span
+                className={`block pt-1 text-14 leading-tight [font-stretch:80%] ${i === at ? 'font-bold' : 'text-quiet'}`}
+              >
+                {j.item.short}
+              </span>
               <span className="sr-only">{j.through ? ', through' : ', not yet'}</span>
             </button>
           </li>
@@ -58,12 +70,22 @@ export function GateRail({ gate, pass, onPassed, body }: GateRailProps) {
       </div>
       <div className="grid gap-3 border-t border-rule bg-sheet p-4 mid:p-6">
         <div className="min-h-16">
-          <VerdictView key={current.item.id} verdict={current.verdict} {...(current.excepted ? { title: `Excepted: ${current.excepted.reason}` } : {})} />
+          <VerdictView
+            key={current.item.id}
+            verdict={current.verdict}
+            {...(current.excepted ? { title: `Excepted: ${current.excepted.reason}` } : {})}
+          />
         </div>
         {!state.signed && (
           <div className="grid grid-cols-2 gap-3">
             {current.item.answers.map((a) => (
-              <button key={a.value} type="button" className="btn" data-answer={a.value} onClick={() => void answer(a.value)}>
+              <button
+                key={a.value}
+                type="button"
+                className="btn"
+                data-answer={a.value}
+                onClick={() => void answer(a.value)}
+              >
                 {a.outcome !== 'bad' && <Shape outcome={a.outcome} size={18} />}
                 {a.label}
               </button>
@@ -75,7 +97,11 @@ export function GateRail({ gate, pass, onPassed, body }: GateRailProps) {
             )}
           </div>
         )}
-        <Strap data-gate={gate} onClick={() => void go()} waitsFor={missing.length > 0 ? `waits for ${missing.map((j) => j.item.short).join(', ')}` : undefined}>
+        <Strap
+          data-gate={gate}
+          onClick={() => void go()}
+          waitsFor={missing.length > 0 ? `waits for ${missing.map((j) => j.item.short).join(', ')}` : undefined}
+        >
           {passed ? 'Go on' : pass}
         </Strap>
         <TakeBack />

@@ -30,17 +30,23 @@ export function JobScreen() {
   const { enter, problem } = useEnter(jobId);
   const [wellOpen, setWellOpen] = useState(false);
   const { state, number } = view;
-  const context = useMemo(() => (state && me ? { jobId, number, state, me, enter, problem } : null), [jobId, number, state, me, enter, problem]);
+  const context = useMemo(
+    () => (state && me ? { jobId, number, state, me, enter, problem } : null),
+    [jobId, number, state, me, enter, problem],
+  );
 
   if (view.status === 'missing') return <Missing what="job" />;
   if (!state || !context)
     return (
       <>
         <TopBar title="Iron Cradle" to="/" />
-        <p className="p-6 text-quiet">Opening the job… If the server is away and this device never had the job, it opens once the server is back.</p>
+        <p className="p-6 text-quiet">
+          Opening the job… If the server is away and this device never had the job, it opens once the server is back.
+        </p>
       </>
     );
-  if (!station) return <Navigate to={state.signed ? `/jobs/${jobId}/record` : `/jobs/${jobId}/${stationNow(state)}`} replace />;
+  if (!station)
+    return <Navigate to={state.signed ? `/jobs/${jobId}/record` : `/jobs/${jobId}/${stationNow(state)}`} replace />;
   if (!stations.includes(station as StationId)) return <Missing what="station" />;
   const here = station as StationId;
   const Screen = screens[here];
@@ -53,8 +59,19 @@ export function JobScreen() {
             {kind?.name.toLowerCase()}, {complaintOf(state.complaint).name.toLowerCase()}
           </span>
           <Waits />
-          <button type="button" className="grid h-11 shrink-0 place-items-center wide:hidden" aria-label="show the well" onClick={() => setWellOpen(true)}>
-            <SmallWell chords={chords(state)} here={state.pose.f} clear={state.vehicle.clear} up={state.out} width={62} />
+          <button
+            type="button"
+            className="grid h-11 shrink-0 place-items-center wide:hidden"
+            aria-label="show the well"
+            onClick={() => setWellOpen(true)}
+          >
+            <SmallWell
+              chords={chords(state)}
+              here={state.pose.f}
+              clear={state.vehicle.clear}
+              up={state.out}
+              width={62}
+            />
           </button>
         </TopBar>
         {state.signed && <Band outcome="good">Signed. Only an addendum can be added, on the record.</Band>}
@@ -67,7 +84,12 @@ export function JobScreen() {
           <Screen />
         </Suspense>
       </div>
-      <WellSheet open={wellOpen} onClose={() => setWellOpen(false)} station={here} onStation={(id) => (setWellOpen(false), void navigate(`/jobs/${jobId}/${id}`))} />
+      <WellSheet
+        open={wellOpen}
+        onClose={() => setWellOpen(false)}
+        station={here}
+        onStation={(id) => (setWellOpen(false), void navigate(`/jobs/${jobId}/${id}`))}
+      />
     </JobContextOf.Provider>
   );
 }

@@ -13,7 +13,12 @@ export function OffSheet({ open, onClose }: { open: boolean; onClose: () => void
   const items = inOrderOfReturn(openItems(state));
   return (
     <>
-      <Sheet open={open && tag === null} onClose={onClose} title={`${items.length} to go back`} hint="In the order of going back.">
+      <Sheet
+        open={open && tag === null}
+        onClose={onClose}
+        title={`${items.length} to go back`}
+        hint="In the order of going back."
+      >
         <ol className="ruled">
           {items.map((item) => (
             <Row key={item.key} item={item} onTap={() => setTag(item.key)} />

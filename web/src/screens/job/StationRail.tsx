@@ -10,8 +10,16 @@ export function StationRail({ now }: { now: StationId }) {
   return (
     <nav aria-label="stations" className="hidden w-24 shrink-0 border-r border-rule pt-5 wide:block">
       {stations.map((id) => (
-        <Link key={id} to={`/jobs/${jobId}/${id}`} aria-current={id === now ? 'step' : undefined} className={`flex min-h-11 items-center gap-2.5 pl-3.5 [font-stretch:85%] ${id === now ? 'font-bold' : ''}`}>
-          <span aria-hidden className={`size-3.5 rounded-[2px] border-2 border-ink ${id === now ? 'bg-paint' : done.includes(id) ? 'bg-ink' : 'bg-sheet'}`} />
+        <Link
+          key={id}
+          to={`/jobs/${jobId}/${id}`}
+          aria-current={id === now ? 'step' : undefined}
+          className={`flex min-h-11 items-center gap-2.5 pl-3.5 [font-stretch:85%] ${id === now ? 'font-bold' : ''}`}
+        >
+          <span
+            aria-hidden
+            className={`size-3.5 rounded-[2px] border-2 border-ink ${id === now ? 'bg-paint' : done.includes(id) ? 'bg-ink' : 'bg-sheet'}`}
+          />
           {stationNames[id]}
         </Link>
       ))}

@@ -7,7 +7,14 @@ import { useNames } from '../../net/queries.ts';
 import { Sheet } from '../../ui/Sheet.tsx';
 import { DeviationForm } from './DeviationForm.tsx';
 
-const stateWords = { open: 'open', closed: 'back in its place', deferred: 'put off', loose: 'loose on purpose', deviation: 'left off, with a reason', scrapped: 'scrapped' };
+const stateWords = {
+  open: 'open',
+  closed: 'back in its place',
+  deferred: 'put off',
+  loose: 'loose on purpose',
+  deviation: 'left off, with a reason',
+  scrapped: 'scrapped',
+};
 
 /** One tag: what it is, where it came off, when it goes back, and what can be done about it. */
 export function TagSheet({ item: key, onClose }: { item: string | null; onClose: () => void }) {
@@ -38,7 +45,8 @@ export function TagSheet({ item: key, onClose }: { item: string | null; onClose:
             </p>
           </div>
           <p className="pb-4 text-quiet">
-            Came off at {Math.round(item.offAt)} mm, {format(new Date(item.offTime), 'H:mm')}, {name(item.offBy)}. Goes back: {backInWords(item.back)}
+            Came off at {Math.round(item.offAt)} mm, {format(new Date(item.offTime), 'H:mm')}, {name(item.offBy)}. Goes
+            back: {backInWords(item.back)}
             {'drop' in item.back ? ' mm; higher than that no hand gets there' : ''}.
           </p>
           {open && !leaving && (
@@ -46,7 +54,11 @@ export function TagSheet({ item: key, onClose }: { item: string | null; onClose:
               <button type="button" className="btn" onClick={() => void back()}>
                 {item.kind === 'thing' ? 'It is out' : 'It is back now'}
               </button>
-              <button type="button" className="btn" onClick={() => void enter('deferred', { key: item.key, until: 'the tank is home' }).then(close)}>
+              <button
+                type="button"
+                className="btn"
+                onClick={() => void enter('deferred', { key: item.key, until: 'the tank is home' }).then(close)}
+              >
                 Put off until home
               </button>
               <button type="button" className="btn" onClick={() => setLeaving(true)}>

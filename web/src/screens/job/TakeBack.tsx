@@ -8,7 +8,12 @@ export function TakeBack({ boxed = false }: { boxed?: boolean }) {
   const last = takeBackInWords(state);
   if (!last) return <span className="min-h-11" />;
   return (
-    <button type="button" data-action="take-back" onClick={() => void enter('takeBack', { entry: last.entry })} className={boxed ? 'btn' : 'flex min-h-11 items-center gap-2 text-left text-quiet'}>
+    <button
+      type="button"
+      data-action="take-back"
+      onClick={() => void enter('takeBack', { entry: last.entry })}
+      className={boxed ? 'btn' : 'flex min-h-11 items-center gap-2 text-left text-quiet'}
+    >
       <Undo2 size={18} aria-hidden className="shrink-0" />
       <span>Take back: {last.words}</span>
     </button>

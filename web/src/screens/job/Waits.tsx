@@ -11,12 +11,14 @@ export function Waits() {
   }, []);
   const running = state.waits.filter((w) => !w.ended);
   if (running.length === 0) return null;
-  const left = (w: (typeof running)[number]) => (w.minutes === null ? null : Math.ceil((Date.parse(w.started) + w.minutes * 60_000 - now) / 60_000));
+  const left = (w: (typeof running)[number]) =>
+    w.minutes === null ? null : Math.ceil((Date.parse(w.started) + w.minutes * 60_000 - now) / 60_000);
   const first = running[0]!;
   const minutes = left(first);
   return (
     <span className="hidden shrink-0 text-quiet min-[430px]:inline">
-      {first.what}, <span className="reading text-ink">{minutes === null ? 'running' : minutes > 0 ? `${minutes} min` : 'done'}</span>
+      {first.what},{' '}
+      <span className="reading text-ink">{minutes === null ? 'running' : minutes > 0 ? `${minutes} min` : 'done'}</span>
       {minutes !== null && minutes > 0 ? ' left' : ''}
     </span>
   );

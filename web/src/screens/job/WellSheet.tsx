@@ -31,7 +31,12 @@ export function WellSheet({ open, onClose, station, onStation }: WellSheetProps)
         <ol className="grid min-w-[6.5rem] flex-1 gap-2 self-start">
           {stations.map((id) => (
             <li key={id}>
-              <button type="button" className="btn min-h-13 w-full" aria-pressed={id === station} onClick={() => onStation(id)}>
+              <button
+                type="button"
+                className="btn min-h-13 w-full"
+                aria-pressed={id === station}
+                onClick={() => onStation(id)}
+              >
                 {stationNames[id]}
               </button>
             </li>

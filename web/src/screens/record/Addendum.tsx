@@ -19,11 +19,22 @@ export function Addendum({ jobId, signed, onDone }: { jobId: string; signed: boo
       <button type="button" className="btn" disabled={!signed} onClick={() => setOpen(true)}>
         {signed ? 'Add an addendum' : 'Not signed yet'}
       </button>
-      <Sheet open={open} onClose={() => setOpen(false)} title="Addendum" hint="It stands at the foot of the record, with your name and the time.">
+      <Sheet
+        open={open}
+        onClose={() => setOpen(false)}
+        title="Addendum"
+        hint="It stands at the foot of the record, with your name and the time."
+      >
         <label className="block text-quiet" htmlFor="addendum">
           What is to be added
         </label>
-        <textarea id="addendum" className="field min-h-32" value={text} maxLength={2000} onChange={(event) => setText(event.target.value)} />
+        <textarea
+          id="addendum"
+          className="field min-h-32"
+          value={text}
+          maxLength={2000}
+          onChange={(event) => setText(event.target.value)}
+        />
         <p role="alert" className="min-h-6 font-semibold text-halt">
           {problem ?? ''}
         </p>

@@ -19,7 +19,16 @@ export function RecordPage({ record }: { record: JobRecord }) {
         <p className="reading shrink-0">job {file.job.number}</p>
       </header>
       <p className="text-quiet">
-        {[file.shop.name, format(new Date(state.openedAt), 'd MMMM yyyy'), state.identity ? `${state.identity.mileage.toLocaleString('en').replaceAll(',', ' ')} ${state.identity.unit}` : null, state.identity ? `plate ${state.identity.plate}` : null].filter(Boolean).join(' · ')}
+        {[
+          file.shop.name,
+          format(new Date(state.openedAt), 'd MMMM yyyy'),
+          state.identity
+            ? `${state.identity.mileage.toLocaleString('en').replaceAll(',', ' ')} ${state.identity.unit}`
+            : null,
+          state.identity ? `plate ${state.identity.plate}` : null,
+        ]
+          .filter(Boolean)
+          .join(' · ')}
       </p>
       {!state.signed && <p className="narrow pt-2 text-20 text-halt">Not signed. What is owed stands in the job.</p>}
       {state.deviations.length > 0 && (
@@ -33,7 +42,16 @@ export function RecordPage({ record }: { record: JobRecord }) {
       )}
       <p className="border-b-2 border-ink py-5 text-20 leading-relaxed">{record.sentences.join(' ')}</p>
       <div className="grid gap-8 pt-6 mid:grid-cols-[19rem_minmax(0,1fr)]">
-        <Well chords={chords} here={state.pose.f} clear={state.vehicle.clear} station="prove" done={state.signed ? stations : []} up={state.out} width={280} height={430} />
+        <Well
+          chords={chords}
+          here={state.pose.f}
+          clear={state.vehicle.clear}
+          station="prove"
+          done={state.signed ? stations : []}
+          up={state.out}
+          width={280}
+          height={430}
+        />
         <div className="min-w-0">
           <table className="w-full text-left text-16">
             <thead>
@@ -67,14 +85,18 @@ export function RecordPage({ record }: { record: JobRecord }) {
             {state.torques.map((t) => (
               <p key={t.key}>
                 {nameOf(state, t.key)}: {t.asWritten}
-                {t.verdict.reasons[0]?.limit ? `; file ${t.verdict.reasons[0].limit}` : `; ${t.verdict.reasons[0]?.text ?? ''}`}
+                {t.verdict.reasons[0]?.limit
+                  ? `; file ${t.verdict.reasons[0].limit}`
+                  : `; ${t.verdict.reasons[0]?.text ?? ''}`}
               </p>
             ))}
             {state.torques.length === 0 && <p>No torque written.</p>}
           </Part>
           <Part title="Fuel">
             <p>
-              out {Math.round(out * 10) / 10} L in {state.containers.length} {state.containers.length === 1 ? 'can' : 'cans'} · back {state.filled} L{suspect > 0 ? ` · kept ${suspect} L as suspect` : ''}
+              out {Math.round(out * 10) / 10} L in {state.containers.length}{' '}
+              {state.containers.length === 1 ? 'can' : 'cans'} · back {state.filled} L
+              {suspect > 0 ? ` · kept ${suspect} L as suspect` : ''}
             </p>
           </Part>
         </div>
@@ -86,7 +108,8 @@ export function RecordPage({ record }: { record: JobRecord }) {
             const excepted = judgeGate(state, gate).filter((j) => j.excepted);
             return (
               <p key={gate}>
-                {gate}, {gateTitles[gate]}: {passed ? `${name(passed.by)}, ${format(new Date(passed.at), 'H:mm')}` : 'not passed'}
+                {gate}, {gateTitles[gate]}:{' '}
+                {passed ? `${name(passed.by)}, ${format(new Date(passed.at), 'H:mm')}` : 'not passed'}
                 {excepted.map((j) => `; ${j.item.short} excepted by ${name(j.excepted!.lead)}: ${j.excepted!.reason}`)}
               </p>
             );
@@ -123,15 +146,21 @@ export function RecordPage({ record }: { record: JobRecord }) {
       <footer className="mt-6 grid grid-cols-[1fr_auto] gap-6 border-t-2 border-ink pt-4">
         <div>
           <p className="text-quiet">Signed</p>
-          <p className="narrow text-20">{state.signed ? `${name(state.signed.by)}, ${when(state.signed.at)}` : 'not yet'}</p>
+          <p className="narrow text-20">
+            {state.signed ? `${name(state.signed.by)}, ${when(state.signed.at)}` : 'not yet'}
+          </p>
           <p className="pt-3 text-16 text-quiet">
-            Log of {file.chain.length} entries, chain <span className="reading">{`${file.chain.last.slice(0, 4)}…${file.chain.last.slice(-4)}`}</span>. The service information for the vehicle and local codes come before this record.
+            Log of {file.chain.length} entries, chain{' '}
+            <span className="reading">{`${file.chain.last.slice(0, 4)}…${file.chain.last.slice(-4)}`}</span>. The
+            service information for the vehicle and local codes come before this record.
           </p>
         </div>
         <Code text={`iron-cradle job ${file.job.number} ${file.job.id} ${file.chain.last}`} />
       </footer>
       <details className="no-print pt-6">
-        <summary className="min-h-11 cursor-pointer text-quiet underline">the whole log, {state.kept.length} entries that count</summary>
+        <summary className="min-h-11 cursor-pointer text-quiet underline">
+          the whole log, {state.kept.length} entries that count
+        </summary>
         <ol className="ruled pt-2 text-16">
           {state.kept.map((entry) => (
             <li key={entry.id} className="flex gap-4 py-1.5">

@@ -17,7 +17,10 @@ export default function RecordScreen() {
   const record = file.data ? recordOf(file.data) : null;
   const save = () => {
     const url = URL.createObjectURL(new Blob([JSON.stringify(file.data, null, 1)], { type: 'application/json' }));
-    const link = Object.assign(document.createElement('a'), { href: url, download: `job-${file.data!.job.number}.json` });
+    const link = Object.assign(document.createElement('a'), {
+      href: url,
+      download: `job-${file.data!.job.number}.json`,
+    });
     link.click();
     URL.revokeObjectURL(url);
   };
@@ -25,7 +28,13 @@ export default function RecordScreen() {
     <>
       <TopBar title="Record" hint={record?.state.name} to="/" />
       <main className="pb-10 print:pb-0">
-        {!record && <p className="p-6 text-quiet">{file.isError ? `${file.error.message} The record is made from the server’s log; it opens once the server is back.` : 'Opening the record…'}</p>}
+        {!record && (
+          <p className="p-6 text-quiet">
+            {file.isError
+              ? `${file.error.message} The record is made from the server’s log; it opens once the server is back.`
+              : 'Opening the record…'}
+          </p>
+        )}
         {record && (
           <>
             <div className="no-print mx-auto grid max-w-[51.5rem] gap-3 p-4 mid:grid-cols-3">

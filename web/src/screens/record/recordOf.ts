@@ -36,17 +36,25 @@ export function recordOf(file: JobFile): JobRecord | null {
   const test = state.complaintTest;
   const again = state.complaintAgain;
   const sentences = [
-    test ? `The test for the complaint was ${test.test}; ${test.result === 'shown' ? 'it showed the fault' : test.result === 'notShown' ? 'it did not show a fault' : 'it was not run'}${test.words ? ` (${test.words})` : ''}.` : 'The complaint’s own test was not recorded.',
+    test
+      ? `The test for the complaint was ${test.test}; ${test.result === 'shown' ? 'it showed the fault' : test.result === 'notShown' ? 'it did not show a fault' : 'it was not run'}${test.words ? ` (${test.words})` : ''}.`
+      : 'The complaint’s own test was not recorded.',
     bad.length > 0 ? `Found bad: ${bad.join(', ')}.` : 'Nothing was found bad on the bench.',
     `${litres(out)} came out and ${litres(state.filled)} went back.`,
-    lines.length === 0 ? 'No line was parted.' : `${lines.length} ${lines.length === 1 ? 'end was' : 'ends were'} parted and ${closed} ${closed === 1 ? 'is' : 'are'} closed; ${dry} ${dry === 1 ? 'joint was' : 'joints were'} seen dry with fuel behind.`,
-    again ? `After the repair the same test ${resultWords[again.result]}${again.words ? `: ${again.words}` : ''}.` : 'The same test was not run again.',
+    lines.length === 0
+      ? 'No line was parted.'
+      : `${lines.length} ${lines.length === 1 ? 'end was' : 'ends were'} parted and ${closed} ${closed === 1 ? 'is' : 'are'} closed; ${dry} ${dry === 1 ? 'joint was' : 'joints were'} seen dry with fuel behind.`,
+    again
+      ? `After the repair the same test ${resultWords[again.result]}${again.words ? `: ${again.words}` : ''}.`
+      : 'The same test was not run again.',
   ];
   return { state, title: `${state.name}, ${titleOf(state)}`, sentences, chords: chords(state), name, file };
 }
 
 function titleOf(state: JobState): string {
-  const replaced = Object.keys(state.replaced).map((key) => shortName(state.vehicle.connections.find((c) => `line:${c.id}` === key)?.name ?? key));
+  const replaced = Object.keys(state.replaced).map((key) =>
+    shortName(state.vehicle.connections.find((c) => `line:${c.id}` === key)?.name ?? key),
+  );
   if (replaced.length > 0) return `${replaced.join(' and ')} replaced`;
   return state.deepest > 0 ? 'tank lowered and refitted' : 'tank looked at';
 }

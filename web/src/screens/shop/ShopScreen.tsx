@@ -54,11 +54,33 @@ function AddPerson() {
     },
   });
   return (
-    <form noValidate className="grid gap-3 pt-6" onSubmit={(event) => void form.handleSubmit((v) => add.mutate(v))(event)}>
+    <form
+      noValidate
+      className="grid gap-3 pt-6"
+      onSubmit={(event) => void form.handleSubmit((v) => add.mutate(v))(event)}
+    >
       <h3 className="text-20">Add somebody</h3>
-      <TextField label="Name" error={errors.name?.message} {...form.register('name', { validate: (v) => v.trim().length > 0 || 'Expected a name.' })} />
-      <TextField label="PIN, four to eight digits" inputMode="numeric" autoComplete="off" error={errors.pin?.message} {...form.register('pin', { pattern: { value: /^\d{4,8}$/, message: 'Expected four to eight digits.' } })} />
-      <Choice label="As" value={role} onChoose={setRole} options={[{ value: 'technician', label: 'Technician' }, { value: 'lead', label: 'Lead' }]} />
+      <TextField
+        label="Name"
+        error={errors.name?.message}
+        {...form.register('name', { validate: (v) => v.trim().length > 0 || 'Expected a name.' })}
+      />
+      <TextField
+        label="PIN, four to eight digits"
+        inputMode="numeric"
+        autoComplete="off"
+        error={errors.pin?.message}
+        {...form.register('pin', { pattern: { value: /^\d{4,8}$/, message: 'Expected four to eight digits.' } })}
+      />
+      <Choice
+        label="As"
+        value={role}
+        onChoose={setRole}
+        options={[
+          { value: 'technician', label: 'Technician' },
+          { value: 'lead', label: 'Lead' },
+        ]}
+      />
       <p role="alert" className="min-h-6 font-semibold text-halt">
         {add.error?.message ?? ''}
       </p>
@@ -75,33 +97,70 @@ function Rules({ shop, may }: { shop: Shop; may: boolean }) {
   const form = useForm({ defaultValues: { name: shop.name, alone: String(shop.alone), two: String(shop.two) } });
   const { errors } = form.formState;
   const save = useMutation({
-    mutationFn: (v: { name: string; alone: string; two: string }) => call('PUT', '/shop', { name: v.name, alone: Number(v.alone.replace(',', '.')), two: Number(v.two.replace(',', '.')), bays }),
+    mutationFn: (v: { name: string; alone: string; two: string }) =>
+      call('PUT', '/shop', {
+        name: v.name,
+        alone: Number(v.alone.replace(',', '.')),
+        two: Number(v.two.replace(',', '.')),
+        bays,
+      }),
     onSuccess: () => client.invalidateQueries({ queryKey: ['shop'] }),
   });
   const kilograms = (v: string) => /^\d+([.,]\d+)?$/.test(v.trim()) || 'Expected kilograms, as 25.';
   return (
-    <form noValidate className="grid gap-4 self-start" onSubmit={(event) => void form.handleSubmit((v) => save.mutate(v))(event)}>
+    <form
+      noValidate
+      className="grid gap-4 self-start"
+      onSubmit={(event) => void form.handleSubmit((v) => save.mutate(v))(event)}
+    >
       <h2 className="text-24">The shop’s own rules</h2>
       <fieldset disabled={!may} className="grid gap-4">
-        <TextField label="Name of the shop" error={errors.name?.message} {...form.register('name', { validate: (v) => v.trim().length > 0 || 'Expected a name.' })} />
+        <TextField
+          label="Name of the shop"
+          error={errors.name?.message}
+          {...form.register('name', { validate: (v) => v.trim().length > 0 || 'Expected a name.' })}
+        />
         <div className="grid grid-cols-2 gap-3">
-          <TextField label="One may take off a jack, kg" inputMode="decimal" error={errors.alone?.message} {...form.register('alone', { validate: kilograms })} />
-          <TextField label="Two may take off a jack, kg" inputMode="decimal" error={errors.two?.message} {...form.register('two', { validate: kilograms })} />
+          <TextField
+            label="One may take off a jack, kg"
+            inputMode="decimal"
+            error={errors.alone?.message}
+            {...form.register('alone', { validate: kilograms })}
+          />
+          <TextField
+            label="Two may take off a jack, kg"
+            inputMode="decimal"
+            error={errors.two?.message}
+            {...form.register('two', { validate: kilograms })}
+          />
         </div>
         {bays.map((bay, i) => (
           <div key={i} className="grid gap-2">
-            <TextField label={`Bay ${i + 1}`} value={bay.name} onChange={(event) => setBays(bays.map((b, k) => (k === i ? { ...b, name: event.target.value } : b)))} />
+            <TextField
+              label={`Bay ${i + 1}`}
+              value={bay.name}
+              onChange={(event) => setBays(bays.map((b, k) => (k === i ? { ...b, name: event.target.value } : b)))}
+            />
             <Choice
               label=""
               value={bay.kind}
               columns="grid-cols-3"
               onChoose={(kind) => setBays(bays.map((b, k) => (k === i ? { ...b, kind } : b)))}
-              options={[{ value: 'two-post', label: 'Two-post' }, { value: 'flat', label: 'Flat' }, { value: 'pit', label: 'Pit' }]}
+              options={[
+                { value: 'two-post', label: 'Two-post' },
+                { value: 'flat', label: 'Flat' },
+                { value: 'pit', label: 'Pit' },
+              ]}
             />
           </div>
         ))}
         <div className="grid grid-cols-2 gap-3">
-          <button type="button" className="btn" disabled={bays.length >= 4} onClick={() => setBays([...bays, { name: `Bay ${bays.length + 1}`, kind: 'flat' }])}>
+          <button
+            type="button"
+            className="btn"
+            disabled={bays.length >= 4}
+            onClick={() => setBays([...bays, { name: `Bay ${bays.length + 1}`, kind: 'flat' }])}
+          >
             One bay more
           </button>
           <button type="button" className="btn" disabled={bays.length <= 1} onClick={() => setBays(bays.slice(0, -1))}>
@@ -112,7 +171,11 @@ function Rules({ shop, may }: { shop: Shop; may: boolean }) {
       <p role="alert" className="min-h-6 font-semibold text-halt">
         {save.error?.message ?? ''}
       </p>
-      {may ? <Strap type="submit">{save.isSuccess ? 'Kept' : 'Keep the rules'}</Strap> : <p className="text-quiet">The lead changes these.</p>}
+      {may ? (
+        <Strap type="submit">{save.isSuccess ? 'Kept' : 'Keep the rules'}</Strap>
+      ) : (
+        <p className="text-quiet">The lead changes these.</p>
+      )}
     </form>
   );
 }

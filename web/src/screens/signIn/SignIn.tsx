@@ -27,7 +27,12 @@ export function SignIn() {
     signIn.reset();
     setPin(key === 'clear' ? '' : key === 'del' ? pin.slice(0, -1) : (pin + key).slice(0, 8));
   };
-  const go = () => who && signIn.mutate({ personId: who, pin }, { onSuccess: () => (setLine({ server: 'here' }), deliver()), onError: () => setPin('') });
+  const go = () =>
+    who &&
+    signIn.mutate(
+      { personId: who, pin },
+      { onSuccess: () => (setLine({ server: 'here' }), deliver()), onError: () => setPin('') },
+    );
   return (
     <>
       <TopBar title={shop.data?.name ?? 'Iron Cradle'} hint="sign in" />
@@ -37,21 +42,34 @@ export function SignIn() {
           {people.isError && <p className="pb-4 font-semibold text-halt">{people.error.message}</p>}
           <div className="grid gap-3">
             {workers.map((person) => (
-              <button key={person.id} type="button" className="btn min-h-18 justify-start px-5 text-left" aria-pressed={who === person.id} onClick={() => setWho(person.id)}>
+              <button
+                key={person.id}
+                type="button"
+                className="btn min-h-18 justify-start px-5 text-left"
+                aria-pressed={who === person.id}
+                onClick={() => setWho(person.id)}
+              >
                 <span className="text-24">{person.name}</span>
                 <span className="font-normal text-quiet [font-stretch:100%]">{person.role}</span>
-                {pins?.[person.id] && <span className="reading ml-auto font-normal text-quiet">demo PIN {pins[person.id]}</span>}
+                {pins?.[person.id] && (
+                  <span className="reading ml-auto font-normal text-quiet">demo PIN {pins[person.id]}</span>
+                )}
               </button>
             ))}
           </div>
-          {pins && <p className="pt-4 text-quiet">This is the demo shop: invented people and vehicles. Its PINs are shown here and nowhere else.</p>}
+          {pins && (
+            <p className="pt-4 text-quiet">
+              This is the demo shop: invented people and vehicles. Its PINs are shown here and nowhere else.
+            </p>
+          )}
         </section>
         <section aria-label="PIN">
           <p className="pb-3 text-20" aria-live="polite">
             {who ? `PIN of ${workers.find((p) => p.id === who)?.name ?? ''}` : 'Choose your name first'}
           </p>
-          <p className="reading mb-4 h-16 border-b-2 border-ink text-48 leading-none tracking-[0.3em]" aria-label={`${pin.length} digits typed`}>
-            {'●'.repeat(pin.length).replaceAll('●', '*')}
+          <p className="reading mb-4 h-16 border-b-2 border-ink text-48 leading-none tracking-[0.3em]">
+            <span aria-hidden>{'*'.repeat(pin.length)}</span>
+            <span className="sr-only">{pin.length} digits typed</span>
           </p>
           <div className="grid grid-cols-3 gap-3">
             {KEYS.map((key) => (
@@ -63,7 +81,10 @@ export function SignIn() {
           <p role="alert" className="min-h-12 py-3 font-semibold text-halt">
             {signIn.error?.message ?? ''}
           </p>
-          <Strap onClick={go} waitsFor={!who ? 'choose your name' : pin.length < 4 ? 'at least four digits' : undefined}>
+          <Strap
+            onClick={go}
+            waitsFor={!who ? 'choose your name' : pin.length < 4 ? 'at least four digits' : undefined}
+          >
             Sign in
           </Strap>
         </section>

@@ -35,7 +35,11 @@ export default function Bench() {
             {body}
           </div>
           {state.out ? (
-            <GateRail gate={3} pass="Gate 3: the ring may close" onPassed={() => void navigate(`/jobs/${jobId}/refit`)} />
+            <GateRail
+              gate={3}
+              pass="Gate 3: the ring may close"
+              onPassed={() => void navigate(`/jobs/${jobId}/refit`)}
+            />
           ) : (
             <p className="p-4 text-quiet">Gate 3 stands here once the tank is off the vehicle.</p>
           )}
@@ -59,7 +63,10 @@ function Findings() {
   });
   return (
     <div className="grid gap-4">
-      <p className="text-quiet">Sweeps, pump runs, hose and thread checks are read and judged here in a later version; until then write down what you found. Only a tank certified gas-free may see heat, grinding or welding, and only in a licensed shop.</p>
+      <p className="text-quiet">
+        Sweeps, pump runs, hose and thread checks are read and judged here in a later version; until then write down
+        what you found. Only a tank certified gas-free may see heat, grinding or welding, and only in a licensed shop.
+      </p>
       <ul className="ruled border-y border-rule">
         {state.findings.map((finding, i) => (
           <li key={i} className="flex items-start gap-3 py-2">
@@ -77,8 +84,20 @@ function Findings() {
       </ul>
       {!state.signed && (
         <form className="grid gap-3" noValidate onSubmit={(event) => void add(event)}>
-          <TextField label="What you found" error={form.formState.errors.what?.message} {...form.register('what', { validate: (v) => v.trim().length > 1 || 'Expected what you found, in a few words.' })} />
-          <Choice label="Where" value={where} onChoose={setWhere} columns="grid-cols-3 mid:grid-cols-4" options={PLACES.map((p) => ({ value: p, label: p }))} />
+          <TextField
+            label="What you found"
+            error={form.formState.errors.what?.message}
+            {...form.register('what', {
+              validate: (v) => v.trim().length > 1 || 'Expected what you found, in a few words.',
+            })}
+          />
+          <Choice
+            label="Where"
+            value={where}
+            onChoose={setWhere}
+            columns="grid-cols-3 mid:grid-cols-4"
+            options={PLACES.map((p) => ({ value: p, label: p }))}
+          />
           <Choice
             label="Verdict"
             value={verdict}

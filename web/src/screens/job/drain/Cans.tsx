@@ -18,11 +18,21 @@ export function Cans() {
   const [litres, setLitres] = useState<Estimate | null>(null);
   const most = (capacity: number) => Math.floor(capacity * safeFill(state.vehicle.fuel) * 10) / 10;
   const last = state.containers.at(-1);
-  const sameAgain = last && last.clean === (clean === 'clean') && last.capacity === Number(size) && last.litres < most(last.capacity) - 1;
+  const sameAgain =
+    last &&
+    last.clean === (clean === 'clean') &&
+    last.capacity === Number(size) &&
+    last.litres < most(last.capacity) - 1;
   const number = sameAgain ? last.number : state.containers.length + 1;
   const room = Math.round((most(Number(size)) - (sameAgain ? last.litres : 0)) * 10) / 10;
   const wanted = litres ? Math.round(litres.typ * 10_000) / 10 : 0;
-  const problem = !litres ? 'type the litres' : wanted <= 0 ? 'more than nothing' : wanted > room ? `${room} L is all it may take: the rest goes into the next can` : undefined;
+  const problem = !litres
+    ? 'type the litres'
+    : wanted <= 0
+      ? 'more than nothing'
+      : wanted > room
+        ? `${room} L is all it may take: the rest goes into the next can`
+        : undefined;
   const put = async () => {
     await enter('container', { number, capacity: Number(size), litres: wanted, clean: clean === 'clean' });
     setOpen(false);
@@ -32,18 +42,48 @@ export function Cans() {
     <>
       <div className="flex gap-4 overflow-x-auto pb-2" tabIndex={0} role="region" aria-label="cans">
         {state.containers.map((can, i) => (
-          <Can key={can.number} {...can} fill={most(can.capacity)} filling={i === state.containers.length - 1 && !state.gates[2].passed} />
+          <Can
+            key={can.number}
+            {...can}
+            fill={most(can.capacity)}
+            filling={i === state.containers.length - 1 && !state.gates[2].passed}
+          />
         ))}
         <Can number={state.containers.length + 1} litres={0} capacity={Number(size)} fill={most(Number(size))} clean />
       </div>
       <button type="button" className="btn w-full" data-action="fill-can" onClick={() => setOpen(true)}>
         Litres into a can
       </button>
-      <Sheet open={open} onClose={() => setOpen(false)} title={`Can ${number}${sameAgain ? `, ${last.litres} L in it` : ''}`} hint={`It may take ${room} L: filled further it is liquid-full on a hot day.`}>
+      <Sheet
+        open={open}
+        onClose={() => setOpen(false)}
+        title={`Can ${number}${sameAgain ? `, ${last.litres} L in it` : ''}`}
+        hint={`It may take ${room} L: filled further it is liquid-full on a hot day.`}
+      >
         <div className="grid gap-4">
-          <Choice label="Can of" value={size} onChoose={setSize} columns="grid-cols-5" options={SIZES.map((s) => ({ value: s, label: `${s} L` }))} />
-          <Choice label="What it is" value={clean} onChoose={setClean} options={[{ value: 'clean', label: 'Clean' }, { value: 'suspect', label: 'Suspect' }]} />
-          <QuantityField label="Litres that went in" dimension="volume" unit="L" onRead={setLitres} hint="label it: product, date, vehicle, clean or suspect" />
+          <Choice
+            label="Can of"
+            value={size}
+            onChoose={setSize}
+            columns="grid-cols-5"
+            options={SIZES.map((s) => ({ value: s, label: `${s} L` }))}
+          />
+          <Choice
+            label="What it is"
+            value={clean}
+            onChoose={setClean}
+            options={[
+              { value: 'clean', label: 'Clean' },
+              { value: 'suspect', label: 'Suspect' },
+            ]}
+          />
+          <QuantityField
+            label="Litres that went in"
+            dimension="volume"
+            unit="L"
+            onRead={setLitres}
+            hint="label it: product, date, vehicle, clean or suspect"
+          />
           <Strap onClick={() => void put()} waitsFor={problem}>
             Into can {number}
           </Strap>

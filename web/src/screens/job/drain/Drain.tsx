@@ -23,7 +23,9 @@ export default function Drain() {
   return (
     <div className="flex flex-1 wide:overflow-hidden">
       <StationRail now="drain" />
-      <main className={`min-w-0 flex-1 bg-sheet p-4 mid:p-8 wide:block wide:overflow-y-auto ${side === 'gate' ? 'hidden' : ''}`}>
+      <main
+        className={`min-w-0 flex-1 bg-sheet p-4 mid:p-8 wide:block wide:overflow-y-auto ${side === 'gate' ? 'hidden' : ''}`}
+      >
         <h1 className="sr-only">Drain</h1>
         {filling && !state.gates[2].passed && (
           <div className="-mx-4 -mt-4 mb-4 mid:-mx-8 mid:-mt-8">
@@ -35,7 +37,9 @@ export default function Drain() {
         <h2 className="pb-2 pt-4 text-20">Where it goes</h2>
         <Cans />
         <h2 className="pb-2 pt-6 text-20">What says how much is left</h2>
-        <p className="pb-3 text-quiet">Two witnesses that do not share a source are needed before the straps come off.</p>
+        <p className="pb-3 text-quiet">
+          Two witnesses that do not share a source are needed before the straps come off.
+        </p>
         <WitnessButtons kinds={['dip', 'levelSeen', 'plugDry', 'ranDry', 'weight', 'sinceEmpty']} />
         {contradictions.map((text) => (
           <p key={text} className="pt-3 font-semibold text-halt">
@@ -51,9 +55,19 @@ export default function Drain() {
           Gate 2, before the supports come off
         </button>
       </main>
-      <aside className={`w-full shrink-0 flex-col border-l border-rule wide:flex wide:w-[25rem] wide:overflow-y-auto ${side === 'gate' ? 'flex' : 'hidden'}`}>
+      <aside
+        className={`w-full shrink-0 flex-col border-l border-rule wide:flex wide:w-[25rem] wide:overflow-y-auto ${side === 'gate' ? 'flex' : 'hidden'}`}
+      >
         <div className="p-4 wide:hidden">
-          <Choice label="" value={side} onChoose={setSide} options={[{ value: 'fuel', label: 'Litres' }, { value: 'gate', label: 'Gate 2' }]} />
+          <Choice
+            label=""
+            value={side}
+            onChoose={setSide}
+            options={[
+              { value: 'fuel', label: 'Litres' },
+              { value: 'gate', label: 'Gate 2' },
+            ]}
+          />
         </div>
         <GateRail gate={2} pass="Gate 2: supports may come off" onPassed={() => void navigate(`/jobs/${jobId}/drop`)} />
       </aside>
@@ -66,12 +80,19 @@ function Numbers({ aboard }: { aboard: Estimate }) {
   const out = state.containers.reduce((sum, c) => sum + c.litres, 0);
   const mass = tankMass(state.vehicle, aboard);
   return (
-    <dl className="grid grid-cols-3 gap-3 pb-4">
-      <Figure word="aboard" value={`${rangeInWords(aboard, 1)} L`} />
-      <Figure word={`out, ${state.containers.length} ${state.containers.length === 1 ? 'can' : 'cans'}`} value={`${Math.round(out * 10) / 10} L`} />
-      <Figure word="on the jack" value={`${rangeInWords(mass, 1)} kg`} />
-      <p className="col-span-3 text-quiet">Drained the usual way {rangeInWords(drained(state.vehicle, aboard), 1)} L stay in it.</p>
-    </dl>
+    <>
+      <dl className="grid grid-cols-3 gap-3 pb-2">
+        <Figure word="aboard" value={`${rangeInWords(aboard, 1)} L`} />
+        <Figure
+          word={`out, ${state.containers.length} ${state.containers.length === 1 ? 'can' : 'cans'}`}
+          value={`${Math.round(out * 10) / 10} L`}
+        />
+        <Figure word="on the jack" value={`${rangeInWords(mass, 1)} kg`} />
+      </dl>
+      <p className="pb-4 text-quiet">
+        Drained the usual way {rangeInWords(drained(state.vehicle, aboard), 1)} L stay in it.
+      </p>
+    </>
   );
 }
 

@@ -17,7 +17,13 @@ export function TankSection() {
   const rest = drained(vehicle, fuel.aboard);
   const pick = y(rest.typ);
   return (
-    <svg viewBox="0 0 720 262" className="w-full" role="img" aria-label={`tank in section, ${rangeInWords(fuel.aboard, 1)} litres aboard`} fontSize="17">
+    <svg
+      viewBox="0 0 720 262"
+      className="w-full"
+      role="img"
+      aria-label={`tank in section, ${rangeInWords(fuel.aboard, 1)} litres aboard`}
+      fontSize="17"
+    >
       <defs>
         <HatchDefs id={hatch} color="var(--quiet)" />
         <clipPath id={`${hatch}-clip`}>
@@ -37,7 +43,17 @@ export function TankSection() {
       <text x="222" y="36" fill="var(--ink)" className="[font-stretch:82%]" fontWeight="600">
         takes no more below here
       </text>
-      <text x={tank.x + tank.width - 14} y={Math.min(floor - 12, Math.max(tank.y + 26, y(hi) - 10))} textAnchor="end" className="reading" fontSize="24" fill="var(--fuel)" stroke="var(--sheet)" strokeWidth="6" paintOrder="stroke">
+      <text
+        x={tank.x + tank.width - 14}
+        y={Math.min(floor - 12, Math.max(tank.y + 26, y(hi) - 10))}
+        textAnchor="end"
+        className="reading"
+        fontSize="24"
+        fill="var(--fuel)"
+        stroke="var(--sheet)"
+        strokeWidth="6"
+        paintOrder="stroke"
+      >
         {rangeInWords(fuel.aboard, 1)} L
       </text>
     </svg>

@@ -37,14 +37,21 @@ export default function WitnessChart({ steps, aboard }: { steps: FuelAboard['ste
         maintainAspectRatio: false,
         plugins: { legend: { display: false }, tooltip: { enabled: false } },
         scales: {
-          x: { beginAtZero: true, title: { display: true, text: 'litres aboard now', color: quiet! }, ticks: { color: quiet!, font: { family: "'Sometype Mono'" } }, grid: { color: rule! } },
+          x: {
+            beginAtZero: true,
+            title: { display: true, text: 'litres aboard now', color: quiet! },
+            ticks: { color: quiet!, font: { family: "'Sometype Mono'" } },
+            grid: { color: rule! },
+          },
           y: { ticks: { color: ink! }, grid: { display: false } },
         },
       },
     });
     return () => chart.destroy();
   }, [steps, aboard, theme]);
-  const words = steps.map((s) => `${witnessWord[s.kind]} ${rangeInWords(s.said, 1)} L${s.agrees ? '' : ', does not agree'}`).join('; ');
+  const words = steps
+    .map((s) => `${witnessWord[s.kind]} ${rangeInWords(s.said, 1)} L${s.agrees ? '' : ', does not agree'}`)
+    .join('; ');
   return (
     <div className="relative mt-5" style={{ height: 64 + (steps.length + 1) * 42 }}>
       <canvas ref={canvas} role="img" aria-label={`${words}; together ${rangeInWords(aboard, 1)} L`} />

@@ -32,7 +32,12 @@ export default function Drop() {
     { key: 'ArrowUp', shown: 'arrow up', does: '10 mm higher', run: () => descent.step(-10) },
     { key: 'ArrowDown', shown: 'arrow down', does: '10 mm lower', run: () => descent.step(10) },
     { key: 'o', does: 'what is off', run: () => setOff(true) },
-    { key: 'Backspace', shown: 'back', does: 'take back the newest entry', run: () => undo && void enter('takeBack', { entry: undo.entry }) },
+    {
+      key: 'Backspace',
+      shown: 'back',
+      does: 'take back the newest entry',
+      run: () => undo && void enter('takeBack', { entry: undo.entry }),
+    },
     { key: '0–9', does: 'a tag’s number opens it', run: () => undefined },
   ]);
   const openCount = state.items.filter((i) => i.state !== 'closed').length;
@@ -55,7 +60,9 @@ export default function Drop() {
               {down ? (
                 <div className="py-4">
                   <h1 className="text-32">The tank is down.</h1>
-                  <p className="pt-2 text-quiet">Slide it out, tie up what hangs, cap what is open, and clean the top before any opening.</p>
+                  <p className="pt-2 text-quiet">
+                    Slide it out, tie up what hangs, cap what is open, and clean the top before any opening.
+                  </p>
                 </div>
               ) : (
                 <>

@@ -12,7 +12,16 @@ import type { Descent } from './useDescent.ts';
 /** The height, in mm and in the unit of the hand, and where in the descent it stands. */
 export function StopHead({ descent }: { descent: Descent }) {
   const { stop, hand, left, stopNumber, tooDeep, planned } = descent;
-  const word = stop.kind === 'start' ? 'Before it moves' : stop.kind === 'creep' ? 'Creep, hand and eye on the line' : stop.kind === 'out' ? 'Everything is off' : stop.kind === 'held' ? 'It holds' : `Stop ${stopNumber}`;
+  const word =
+    stop.kind === 'start'
+      ? 'Before it moves'
+      : stop.kind === 'creep'
+        ? 'Creep, hand and eye on the line'
+        : stop.kind === 'out'
+          ? 'Everything is off'
+          : stop.kind === 'held'
+            ? 'It holds'
+            : `Stop ${stopNumber}`;
   return (
     <div className="border-b-2 border-ink pb-2" aria-live="polite">
       <p className="text-quiet">
@@ -44,7 +53,13 @@ export function StopHead({ descent }: { descent: Descent }) {
 }
 
 const glyphOf = (action: Action, fitting: string | undefined): GlyphName =>
-  action.type === 'support' ? 'strap' : action.type === 'unclip' ? 'clip' : action.type === 'clear' ? 'obstruction' : ((fitting ?? 'other') as GlyphName);
+  action.type === 'support'
+    ? 'strap'
+    : action.type === 'unclip'
+      ? 'clip'
+      : action.type === 'clear'
+        ? 'obstruction'
+        : ((fitting ?? 'other') as GlyphName);
 const verb: Record<Action['type'], string> = { part: 'Part', unclip: 'Unclip', clear: 'Clear', support: 'Off' };
 
 /** What comes off here: everything ticked as said; a tap unticks what was not done. */
@@ -61,7 +76,14 @@ export function StopList({ descent }: { descent: Descent }) {
         const name = line?.kind === 'plug' ? 'Unplug' : verb[action.type];
         return (
           <li key={action.key}>
-            <button type="button" role="checkbox" aria-checked={done} data-tick={action.key} onClick={() => descent.toggleTick(action.key)} className="flex min-h-16 w-full items-center gap-3 py-1.5 text-left">
+            <button
+              type="button"
+              role="checkbox"
+              aria-checked={done}
+              data-tick={action.key}
+              onClick={() => descent.toggleTick(action.key)}
+              className="flex min-h-16 w-full items-center gap-3 py-1.5 text-left"
+            >
               <Tag number={tags[action.key] ?? null} open={false} />
               <span className="min-w-0 flex-1">
                 <span className="narrow flex items-center gap-x-2 text-20">
@@ -74,7 +96,10 @@ export function StopList({ descent }: { descent: Descent }) {
                   {action.cap && '; cap both ends'}
                 </span>
               </span>
-              <span aria-hidden className={`grid size-8 shrink-0 place-items-center rounded-[2px] border-2 ${done ? 'border-ink bg-ink text-sheet' : 'border-edge'}`}>
+              <span
+                aria-hidden
+                className={`grid size-8 shrink-0 place-items-center rounded-[2px] border-2 ${done ? 'border-ink bg-ink text-sheet' : 'border-edge'}`}
+              >
                 {done && <Check size={20} />}
               </span>
             </button>
@@ -107,20 +132,46 @@ export function Held({ descent }: { descent: Descent }) {
       </p>
       {isLine ? (
         <>
-          <p className="text-quiet">Part it here if a hand gets to it. Or free it at another place (a frame clip, its far joint) and say how much more it lets.</p>
-          <button type="button" className="btn" data-action="part-held" onClick={() => void descent.partHere(first.key)}>
+          <p className="text-quiet">
+            Part it here if a hand gets to it. Or free it at another place (a frame clip, its far joint) and say how
+            much more it lets.
+          </p>
+          <button
+            type="button"
+            className="btn"
+            data-action="part-held"
+            onClick={() => void descent.partHere(first.key)}
+          >
             A hand reaches it: parted here
           </button>
           <p className="text-quiet">Freed elsewhere, mm more:</p>
           <div className="grid grid-cols-4 gap-3">
             {GIVES.map((mm) => (
-              <button key={mm} type="button" className="btn reading" data-freed={mm} onClick={() => void descent.surprise({ what: 'freed', key: first.key, more: mm })}>
+              <button
+                key={mm}
+                type="button"
+                className="btn reading"
+                data-freed={mm}
+                onClick={() => void descent.surprise({ what: 'freed', key: first.key, more: mm })}
+              >
                 {mm}
               </button>
             ))}
           </div>
-          <QuantityField label="or measured" dimension="length" unit="mm" decimals={0} onRead={(v) => setMore(v ? Math.floor(v.lo * 1000) : null)} hint="two fingers, 45 mm, 1 3/4 in" />
-          <button type="button" className="btn" disabled={!more || more < 1} onClick={() => more && void descent.surprise({ what: 'freed', key: first.key, more })}>
+          <QuantityField
+            label="or measured"
+            dimension="length"
+            unit="mm"
+            decimals={0}
+            onRead={(v) => setMore(v ? Math.floor(v.lo * 1000) : null)}
+            hint="two fingers, 45 mm, 1 3/4 in"
+          />
+          <button
+            type="button"
+            className="btn"
+            disabled={!more || more < 1}
+            onClick={() => more && void descent.surprise({ what: 'freed', key: first.key, more })}
+          >
             {more ? `Freed, ${more} mm more` : 'Freed by the measured length'}
           </button>
         </>
@@ -132,7 +183,11 @@ export function Held({ descent }: { descent: Descent }) {
           </button>
         </>
       )}
-      {state.pose.f > 0 && <p className="text-quiet">Was it pulled past its slack? Raise, inspect it, and enter it under “something holds”.</p>}
+      {state.pose.f > 0 && (
+        <p className="text-quiet">
+          Was it pulled past its slack? Raise, inspect it, and enter it under “something holds”.
+        </p>
+      )}
     </section>
   );
 }

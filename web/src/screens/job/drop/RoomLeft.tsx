@@ -13,9 +13,16 @@ export function RoomLeft({ descent }: { descent: Descent }) {
     <section aria-label="room left" className="pb-3 pt-3">
       {stop.holders.length > 0 && (
         <div className="flex items-center justify-between gap-3">
-          <p className="text-quiet">{looks ? 'Room left, mm. Tap one that looks tight.' : 'Room left once it moves, mm'}</p>
+          <p className="text-quiet">
+            {looks ? 'Room left, mm. Tap one that looks tight.' : 'Room left once it moves, mm'}
+          </p>
           {looks && (
-            <button type="button" className="btn min-h-11 shrink-0 text-16" aria-pressed={bundle.allFist} onClick={descent.toggleFist}>
+            <button
+              type="button"
+              className="btn min-h-11 shrink-0 text-16"
+              aria-pressed={bundle.allFist}
+              onClick={descent.toggleFist}
+            >
               all more than a fist
             </button>
           )}
@@ -30,7 +37,14 @@ export function RoomLeft({ descent }: { descent: Descent }) {
           if (!way) return <span className="w-16 shrink-0" />;
           const on = bundle.extra[holder.key] !== undefined;
           return (
-            <button type="button" className="btn my-1 min-h-12 w-16 shrink-0 px-1 text-16" aria-pressed={on} aria-label={`part ${holder.name} here`} data-part={holder.key} onClick={() => descent.toggleExtra(holder.key, way)}>
+            <button
+              type="button"
+              className="btn my-1 min-h-12 w-16 shrink-0 px-1 text-16"
+              aria-pressed={on}
+              aria-label={`part ${holder.name} here`}
+              data-part={holder.key}
+              onClick={() => descent.toggleExtra(holder.key, way)}
+            >
               {on ? 'parted' : 'part'}
             </button>
           );
@@ -38,7 +52,8 @@ export function RoomLeft({ descent }: { descent: Descent }) {
       />
       {stop.needs.length > 0 && looks && (
         <p className="pt-2 text-quiet">
-          Only guessed: {stop.needs.map((n) => `${shortName(n.name)} needs to let ${n.mm}`).join(', ')} before a hand gets there.
+          Only guessed: {stop.needs.map((n) => `${shortName(n.name)} needs to let ${n.mm}`).join(', ')} before a hand
+          gets there.
         </p>
       )}
       {off.length > 0 && (

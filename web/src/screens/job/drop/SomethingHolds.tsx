@@ -19,16 +19,29 @@ export function SomethingHolds({ open, onClose, descent }: HoldsProps) {
   const from = state.pose.f;
   const to = stop.pose.f;
   const step = (to - from) / 3;
-  const heights = to > from ? [...new Set([from, gridNearest(from + step), gridNearest(from + 2 * step), to])] : [from, from + 10, from + 20, from + 40];
+  const heights =
+    to > from
+      ? [...new Set([from, gridNearest(from + step), gridNearest(from + 2 * step), to])]
+      : [from, from + 10, from + 20, from + 40];
   const fresh = `new:${state.extras.filter((e) => e.id.startsWith('new-')).length + 1}`;
   const holds = async (key: string, at: number) => {
     onClose();
     if (stop.kind === 'creep' && key.startsWith('line:') && at > from) return descent.tautAt(key, at);
-    await descent.surprise({ what: 'holds', key, lets: at, ...(key.startsWith('new:') ? { name: 'something not in the file' } : {}) });
+    await descent.surprise({
+      what: 'holds',
+      key,
+      lets: at,
+      ...(key.startsWith('new:') ? { name: 'something not in the file' } : {}),
+    });
   };
   const rows = [...list.map((b) => ({ key: b.key, name: shortName(b.name) })), { key: fresh, name: 'something new' }];
   return (
-    <Sheet open={open} onClose={onClose} title="What holds, and at which height?" hint="Don’t go on lowering. One tap where the line and the height meet; the plan is made anew.">
+    <Sheet
+      open={open}
+      onClose={onClose}
+      title="What holds, and at which height?"
+      hint="Don’t go on lowering. One tap where the line and the height meet; the plan is made anew."
+    >
       <table className="w-full border-collapse">
         <thead>
           <tr>
@@ -48,7 +61,13 @@ export function SomethingHolds({ open, onClose, descent }: HoldsProps) {
               </th>
               {heights.map((h) => (
                 <td key={h} className="p-1">
-                  <button type="button" className="btn reading min-h-14 w-full px-1" data-holds={`${row.key}@${h}`} aria-label={`${row.name} holds at ${h}`} onClick={() => void holds(row.key, h)}>
+                  <button
+                    type="button"
+                    className="btn reading min-h-14 w-full px-1"
+                    data-holds={`${row.key}@${h}`}
+                    aria-label={`${row.name} holds at ${h}`}
+                    onClick={() => void holds(row.key, h)}
+                  >
                     {h}
                   </button>
                 </td>
@@ -57,17 +76,30 @@ export function SomethingHolds({ open, onClose, descent }: HoldsProps) {
           ))}
         </tbody>
       </table>
-      <button type="button" className="btn btn-halt mt-4 w-full" aria-expanded={pulled} onClick={() => setPulled(!pulled)}>
+      <button
+        type="button"
+        className="btn btn-halt mt-4 w-full"
+        aria-expanded={pulled}
+        onClick={() => setPulled(!pulled)}
+      >
         A line was pulled
       </button>
       {pulled && (
         <div className="pt-3">
-          <p className="pb-2">Stop, raise, inspect it. It is written down and must be inspected before the job can be signed.</p>
+          <p className="pb-2">
+            Stop, raise, inspect it. It is written down and must be inspected before the job can be signed.
+          </p>
           <div className="grid grid-cols-2 gap-3">
             {list
               .filter((b) => b.line)
               .map((b) => (
-                <button key={b.key} type="button" className="btn" data-pulled={b.key} onClick={() => void enter('pulled', { key: b.key }).then(onClose)}>
+                <button
+                  key={b.key}
+                  type="button"
+                  className="btn"
+                  data-pulled={b.key}
+                  onClick={() => void enter('pulled', { key: b.key }).then(onClose)}
+                >
                   {shortName(b.name)} was pulled
                 </button>
               ))}

@@ -21,7 +21,10 @@ export function useBundle(stopId: string) {
   const set = (next: Partial<Bundle>) => setKept({ id: stopId, bundle: { ...bundle, ...next } });
   return {
     bundle,
-    toggleTick: (key: string) => set({ unticked: bundle.unticked.includes(key) ? bundle.unticked.filter((k) => k !== key) : [...bundle.unticked, key] }),
+    toggleTick: (key: string) =>
+      set({
+        unticked: bundle.unticked.includes(key) ? bundle.unticked.filter((k) => k !== key) : [...bundle.unticked, key],
+      }),
     toggleExtra: (key: string, way: string) => {
       const { [key]: had, ...rest } = bundle.extra;
       set({ extra: had ? rest : { ...bundle.extra, [key]: way } });
@@ -37,18 +40,32 @@ export function useBundle(stopId: string) {
 const id = (key: string) => key.slice(key.indexOf(':') + 1);
 
 /** The one entry a stop becomes. */
-export function stopBody(stop: Stop, bundle: Bundle, tags: Record<string, number>, wet: (key: string) => boolean): Bodies['stopDone'] {
+export function stopBody(
+  stop: Stop,
+  bundle: Bundle,
+  tags: Record<string, number>,
+  wet: (key: string) => boolean,
+): Bodies['stopDone'] {
   const done = stop.actions.filter((a) => !bundle.unticked.includes(a.key));
   const off = [
     ...done.map((a) => ({ key: a.key, ...(a.way ? { way: a.way } : {}) })),
     ...Object.entries(bundle.extra).map(([key, way]) => ({ key, way })),
   ].map((o) => (tags[o.key] === undefined ? o : { ...o, tag: tags[o.key]! }));
-  const named = (what: Seen) => Object.keys(bundle.seen).filter((key) => bundle.seen[key] === what).map(id);
+  const named = (what: Seen) =>
+    Object.keys(bundle.seen)
+      .filter((key) => bundle.seen[key] === what)
+      .map(id);
   return {
     to: stop.pose,
     off,
     capped: off.filter((o) => wet(o.key)).map((o) => o.key),
-    look: { asked: stop.kind !== 'start', tight: named('tight'), nearly: named('nearly'), allFist: bundle.allFist, reachable: [] },
+    look: {
+      asked: stop.kind !== 'start',
+      tight: named('tight'),
+      nearly: named('nearly'),
+      allFist: bundle.allFist,
+      reachable: [],
+    },
     notDone: bundle.unticked.map((key) => ({ key })),
   };
 }

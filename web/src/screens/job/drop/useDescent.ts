@@ -1,4 +1,14 @@
-import { bindings, handUnitNear, nextStop, planChanged, planDescent, stepHeight, stopAt, vapourFrom, type Stop } from '@iron-cradle/core';
+import {
+  bindings,
+  handUnitNear,
+  nextStop,
+  planChanged,
+  planDescent,
+  stepHeight,
+  stopAt,
+  vapourFrom,
+  type Stop,
+} from '@iron-cradle/core';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { useJob, useTags } from '../../../log/useJob.ts';
 import { stopBody, useBundle } from './useBundle.ts';
@@ -16,7 +26,10 @@ export function useDescent() {
   }, [state, planned, height]);
   const newest = state.kept.at(-1)!.id;
   const bundle = useBundle(`${newest}/${stop.pose.f}`);
-  const candidates = useMemo(() => [...stop.actions.map((a) => a.key), ...bindings(state).map((b) => b.key)], [stop, state]);
+  const candidates = useMemo(
+    () => [...stop.actions.map((a) => a.key), ...bindings(state).map((b) => b.key)],
+    [stop, state],
+  );
   const tags = useTags(state, candidates);
   const before = useRef(planned);
   const watching = useRef(false);
@@ -40,14 +53,23 @@ export function useDescent() {
     return found ? found.wetWhenOpen || found.kind === 'evap' : false;
   };
   /** A way a hand may find here though the file is not sure of it. */
-  const mayPart = (key: string): string | null => line(key)?.part.find((way) => way.reachFrom.typ <= stop.pose.f && stop.pose.f <= way.reachTo.typ)?.id ?? line(key)?.part[0]?.id ?? null;
+  const mayPart = (key: string): string | null =>
+    line(key)?.part.find((way) => way.reachFrom.typ <= stop.pose.f && stop.pose.f <= way.reachTo.typ)?.id ??
+    line(key)?.part[0]?.id ??
+    null;
 
   const confirm = async () => {
     if (stop.kind === 'held') return;
     const body = stopBody(stop, bundle.bundle, tags, wet);
     await enter(stop.kind === 'creep' ? 'crept' : 'stopDone', body);
   };
-  const surprise = async (body: { what: 'holds' | 'freed'; key: string; name?: string; lets?: number; more?: number }) => {
+  const surprise = async (body: {
+    what: 'holds' | 'freed';
+    key: string;
+    name?: string;
+    lets?: number;
+    more?: number;
+  }) => {
     watching.current = true;
     await enter('surprise', body);
   };

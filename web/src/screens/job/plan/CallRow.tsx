@@ -1,7 +1,17 @@
 import { useState, type ReactNode } from 'react';
 
 /** A line of the call, with its why a tap away. */
-export function CallRow({ name, text, why, children }: { name: string; text: string; why: string; children?: ReactNode }) {
+export function CallRow({
+  name,
+  text,
+  why,
+  children,
+}: {
+  name: string;
+  text: string;
+  why: string;
+  children?: ReactNode;
+}) {
   const [open, setOpen] = useState(false);
   return (
     <div className="py-2">
@@ -11,7 +21,13 @@ export function CallRow({ name, text, why, children }: { name: string; text: str
           <p className="text-quiet">{text}</p>
         </div>
         {children}
-        <button type="button" className="btn w-16 shrink-0" aria-expanded={open} aria-label={`why: ${name}`} onClick={() => setOpen(!open)}>
+        <button
+          type="button"
+          className="btn w-16 shrink-0"
+          aria-expanded={open}
+          aria-label={`why: ${name}`}
+          onClick={() => setOpen(!open)}
+        >
           why
         </button>
       </div>

@@ -14,8 +14,18 @@ export function ComplaintTest({ open, onClose }: { open: boolean; onClose: () =>
     onClose();
   };
   return (
-    <Sheet open={open} onClose={onClose} title="The complaint’s own test" hint={`${test.test}; ${test.minutes} min. The job is cured only when this same test passes at the end.`}>
-      <TextField label="What it read, in your words (may stay empty)" value={words} onChange={(event) => setWords(event.target.value)} maxLength={400} />
+    <Sheet
+      open={open}
+      onClose={onClose}
+      title="The complaint’s own test"
+      hint={`${test.test}; ${test.minutes} min. The job is cured only when this same test passes at the end.`}
+    >
+      <TextField
+        label="What it read, in your words (may stay empty)"
+        value={words}
+        onChange={(event) => setWords(event.target.value)}
+        maxLength={400}
+      />
       <div className="grid gap-3 pt-4 mid:grid-cols-3">
         <button type="button" className="btn min-h-18" onClick={() => void record('shown')}>
           Shows the complaint

@@ -31,17 +31,43 @@ export default function Plan() {
         <Kilograms call={call} {...kilograms} />
         <div className="ruled mt-4 border-t border-rule">
           <CallRow
-            name={litres.hi > 0 ? `Take out about ${roundTo(Math.max(litres.typ, 1), litres.typ > 10 ? 5 : 1)} L` : 'Nothing to take out'}
+            name={
+              litres.hi > 0
+                ? `Take out about ${roundTo(Math.max(litres.typ, 1), litres.typ > 10 ? 5 : 1)} L`
+                : 'Nothing to take out'
+            }
             text={`${rangeInWords(call.aboard, 1)} L aboard; ${litres.hi > 0 ? `${rangeInWords(litres, 1)} L until one may take it` : 'light enough as it is'}${enough ? '' : '; the drained tank may still be too much for one'}`}
             why={`${call.why.takeOut}. ${call.why.mass}.`}
           />
-          <CallRow name={`Drop it: ${hoursInWords(call.minutes)}`} text="down, up and proving; what the bench takes comes on top" why={call.why.minutes} />
+          <CallRow
+            name={`Drop it: ${hoursInWords(call.minutes)}`}
+            text="down, up and proving; what the bench takes comes on top"
+            why={call.why.minutes}
+          />
           <CallRow name={`First, ${test.minutes} min`} text={test.test} why={call.why.test} />
-          <CallRow name="Could stop you" text={call.couldStop.join(', ') || 'nothing the file knows of'} why={call.why.couldStop} />
+          <CallRow
+            name="Could stop you"
+            text={call.couldStop.join(', ') || 'nothing the file knows of'}
+            why={call.why.couldStop}
+          />
           {call.soak && (
-            <CallRow name="Soak now" text={soaking ? `${call.soak.what}: started, runs by itself` : `${call.soak.what}, ${call.soak.minutes} min, while you do other things`} why={call.why.soak}>
+            <CallRow
+              name="Soak now"
+              text={
+                soaking
+                  ? `${call.soak.what}: started, runs by itself`
+                  : `${call.soak.what}, ${call.soak.minutes} min, while you do other things`
+              }
+              why={call.why.soak}
+            >
               {!soaking && (
-                <button type="button" className="btn min-w-20" onClick={() => void enter('wait', { what: call.soak!.what, state: 'start', minutes: call.soak!.minutes })}>
+                <button
+                  type="button"
+                  className="btn min-w-20"
+                  onClick={() =>
+                    void enter('wait', { what: call.soak!.what, state: 'start', minutes: call.soak!.minutes })
+                  }
+                >
                   Start
                 </button>
               )}
@@ -50,9 +76,14 @@ export default function Plan() {
         </div>
         <div className="mt-auto grid gap-3 pt-5 mid:grid-cols-2">
           <button type="button" className="btn min-h-18" onClick={() => setTesting(true)}>
-            {told ? `Test: ${told.result === 'shown' ? 'shows the complaint' : told.result === 'notShown' ? 'does not show it' : 'not run'}` : 'Record the complaint’s test'}
+            {told
+              ? `Test: ${told.result === 'shown' ? 'shows the complaint' : told.result === 'notShown' ? 'does not show it' : 'not run'}`
+              : 'Record the complaint’s test'}
           </button>
-          <Strap onClick={() => void navigate(`/jobs/${jobId}/safe`)} waitsFor={told ? undefined : 'record the complaint’s test first'}>
+          <Strap
+            onClick={() => void navigate(`/jobs/${jobId}/safe`)}
+            waitsFor={told ? undefined : 'record the complaint’s test first'}
+          >
             Make it safe
           </Strap>
         </div>

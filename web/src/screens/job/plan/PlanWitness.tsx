@@ -16,7 +16,9 @@ export function PlanWitness() {
             <span className="reading">{rangeInWords(step.said, 1)} L</span>
           </li>
         ))}
-        {state.fuel.steps.length === 0 && <li className="py-2 text-quiet">No witness yet: anything from empty to full.</li>}
+        {state.fuel.steps.length === 0 && (
+          <li className="py-2 text-quiet">No witness yet: anything from empty to full.</li>
+        )}
       </ul>
       <WitnessButtons kinds={['dip', 'sinceEmpty']} />
     </>

@@ -30,11 +30,25 @@ export function Again() {
       {!state.signed && (
         <>
           <div className="pt-2">
-            <TextField label="What it reads now (may stay empty)" value={words} onChange={(event) => setWords(event.target.value)} maxLength={400} />
+            <TextField
+              label="What it reads now (may stay empty)"
+              value={words}
+              onChange={(event) => setWords(event.target.value)}
+              maxLength={400}
+            />
           </div>
           <div className="grid grid-cols-3 gap-3 pt-3">
             {results.map((r) => (
-              <button key={r.value} type="button" className="btn" data-again={r.value} aria-pressed={again?.result === r.value} onClick={() => void enter('complaintAgain', { result: r.value, ...(words.trim() ? { words: words.trim() } : {}) })}>
+              <button
+                key={r.value}
+                type="button"
+                className="btn"
+                data-again={r.value}
+                aria-pressed={again?.result === r.value}
+                onClick={() =>
+                  void enter('complaintAgain', { result: r.value, ...(words.trim() ? { words: words.trim() } : {}) })
+                }
+              >
                 {r.label}
               </button>
             ))}

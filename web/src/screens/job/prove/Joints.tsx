@@ -19,14 +19,24 @@ export function Joints({ keys }: { keys: readonly string[] }) {
   const [wiped, setWiped] = useState(false);
   const [wet, setWet] = useState(false);
   const checks = [...(wiped ? (['wiped'] as const) : []), ...(wet ? (['wet'] as const) : [])];
-  if (keys.length === 0) return <p className="text-quiet">No joint that carries fuel or vapour was opened and closed yet.</p>;
+  if (keys.length === 0)
+    return <p className="text-quiet">No joint that carries fuel or vapour was opened and closed yet.</p>;
   return (
     <section aria-label="joints">
       <h2 className="text-24">Joint by joint</h2>
-      <p className="pb-3 text-quiet">Most vehicles have no test port: the proof is each joint, seen dry with fuel and pressure behind it. Cold light, eyes covered.</p>
+      <p className="pb-3 text-quiet">
+        Most vehicles have no test port: the proof is each joint, seen dry with fuel and pressure behind it. Cold light,
+        eyes covered.
+      </p>
       {!state.signed && (
         <div className="grid grid-cols-2 gap-3 pb-3">
-          <button type="button" className="btn" aria-pressed={wiped} data-check="wiped" onClick={() => setWiped(!wiped)}>
+          <button
+            type="button"
+            className="btn"
+            aria-pressed={wiped}
+            data-check="wiped"
+            onClick={() => setWiped(!wiped)}
+          >
             All wiped dry before
           </button>
           <button type="button" className="btn" aria-pressed={wet} data-check="wet" onClick={() => setWet(!wet)}>
@@ -55,7 +65,14 @@ export function Joints({ keys }: { keys: readonly string[] }) {
               {!state.signed && (
                 <div className="grid grid-cols-4 gap-3">
                   {SEEN.map((seen) => (
-                    <button key={seen.value} type="button" className="btn px-1" aria-pressed={joint?.seen === seen.value} data-joint={`${key}=${seen.value}`} onClick={() => void enter('jointSeen', { key, seen: seen.value, checks: [...checks] })}>
+                    <button
+                      key={seen.value}
+                      type="button"
+                      className="btn px-1"
+                      aria-pressed={joint?.seen === seen.value}
+                      data-joint={`${key}=${seen.value}`}
+                      onClick={() => void enter('jointSeen', { key, seen: seen.value, checks: [...checks] })}
+                    >
                       {seen.label}
                     </button>
                   ))}

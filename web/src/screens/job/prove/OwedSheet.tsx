@@ -13,8 +13,15 @@ export function OwedSheet({ debt, onClose }: { debt: Debt | null; onClose: () =>
   if (!debt) return null;
   const pulled = debt.key.startsWith('line:');
   const gate = debt.key.startsWith('gate:') ? debt.key.slice(5) : null;
-  const station = gate ? { 1: 'safe', 2: 'drain', 3: 'bench', 4: 'refit' }[gate] : debt.key === 'pose' ? 'refit' : debt.key === 'complaintTest' ? 'plan' : null;
-  const inspect = (outcome: 'good' | 'doubtful' | 'bad') => enter('inspected', { key: debt.key, outcome, ...(words.trim() ? { words: words.trim() } : {}) }).then(onClose);
+  const station = gate
+    ? { 1: 'safe', 2: 'drain', 3: 'bench', 4: 'refit' }[gate]
+    : debt.key === 'pose'
+      ? 'refit'
+      : debt.key === 'complaintTest'
+        ? 'plan'
+        : null;
+  const inspect = (outcome: 'good' | 'doubtful' | 'bad') =>
+    enter('inspected', { key: debt.key, outcome, ...(words.trim() ? { words: words.trim() } : {}) }).then(onClose);
   return (
     <Sheet open onClose={onClose} title={debt.text}>
       {station && (
@@ -24,8 +31,15 @@ export function OwedSheet({ debt, onClose }: { debt: Debt | null; onClose: () =>
       )}
       {pulled && (
         <div className="grid gap-3 pb-5">
-          <p>Inspect {nameOf(state, debt.key)} along its whole length: stretched, kinked, cracked at its ends, tab or bead harmed?</p>
-          <TextField label="What you saw (may stay empty)" value={words} onChange={(event) => setWords(event.target.value)} />
+          <p>
+            Inspect {nameOf(state, debt.key)} along its whole length: stretched, kinked, cracked at its ends, tab or
+            bead harmed?
+          </p>
+          <TextField
+            label="What you saw (may stay empty)"
+            value={words}
+            onChange={(event) => setWords(event.target.value)}
+          />
           <div className="grid grid-cols-3 gap-3">
             <button type="button" className="btn" onClick={() => void inspect('good')}>
               Sound
@@ -37,12 +51,20 @@ export function OwedSheet({ debt, onClose }: { debt: Debt | null; onClose: () =>
               Bad
             </button>
           </div>
-          <button type="button" className="btn" onClick={() => void enter('replaced', { key: debt.key, ...(words.trim() ? { words: words.trim() } : {}) }).then(onClose)}>
+          <button
+            type="button"
+            className="btn"
+            onClick={() =>
+              void enter('replaced', { key: debt.key, ...(words.trim() ? { words: words.trim() } : {}) }).then(onClose)
+            }
+          >
             It was replaced by a new one
           </button>
         </div>
       )}
-      {debt.key === 'identity' || debt.key === 'fill' ? <p className="pb-4 text-quiet">It stands on this page, further up.</p> : null}
+      {debt.key === 'identity' || debt.key === 'fill' ? (
+        <p className="pb-4 text-quiet">It stands on this page, further up.</p>
+      ) : null}
       <h3 className="pb-2 text-20">Or sign it all the same, as a deviation</h3>
       <DeviationForm about={debt.key} onDone={onClose} />
     </Sheet>

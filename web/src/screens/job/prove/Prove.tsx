@@ -84,7 +84,12 @@ function Signing() {
         <ul className="ruled">
           {debts.map((d) => (
             <li key={d.key + d.text}>
-              <button type="button" className="flex min-h-14 w-full items-center gap-3 py-1 text-left" data-owed={d.key} onClick={() => open(d)}>
+              <button
+                type="button"
+                className="flex min-h-14 w-full items-center gap-3 py-1 text-left"
+                data-owed={d.key}
+                onClick={() => open(d)}
+              >
                 <Shape outcome="bad" size={18} label="owed" />
                 {d.text}
               </button>

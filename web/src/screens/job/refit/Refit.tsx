@@ -56,8 +56,21 @@ export default function Refit() {
     <>
       <TankLayout
         station="refit"
-        band={vapour ? <Band>{vapour.charAt(0).toUpperCase() + vapour.slice(1)}: device up on the cart, not in the pit; no charging</Band> : null}
-        stage={(size) => <Hang state={state} stop={{ pose: state.pose, holders, actions: [] }} ghost={mustRaise ? stop.pose.f : null} {...size} />}
+        band={
+          vapour ? (
+            <Band>
+              {vapour.charAt(0).toUpperCase() + vapour.slice(1)}: device up on the cart, not in the pit; no charging
+            </Band>
+          ) : null
+        }
+        stage={(size) => (
+          <Hang
+            state={state}
+            stop={{ pose: state.pose, holders, actions: [] }}
+            ghost={mustRaise ? stop.pose.f : null}
+            {...size}
+          />
+        )}
         now={
           gateDue ? (
             <div className="min-h-0 flex-1 overflow-y-auto">
@@ -78,9 +91,13 @@ export default function Refit() {
                     <span className="narrow pl-2 text-24"> mm</span>
                   </h1>
                 </div>
-                {!state.out && <p className="py-3 text-quiet">The tank has not been down yet. Its way up begins on the bench.</p>}
+                {!state.out && (
+                  <p className="py-3 text-quiet">The tank has not been down yet. Its way up begins on the bench.</p>
+                )}
                 {finished ? (
-                  <p className="narrow py-4 text-24">Everything that came off is back or put off. Now prove it, joint by joint.</p>
+                  <p className="narrow py-4 text-24">
+                    Everything that came off is back or put off. Now prove it, joint by joint.
+                  </p>
                 ) : (
                   <UpList items={stop.items} state={state} here={!mustRaise} onTag={setTag} />
                 )}
@@ -97,22 +114,56 @@ export default function Refit() {
                       {shortName(item.name)}
                       {item.tag ? ` ${item.tag}` : ''}: {item.hint}.
                     </span>
-                    {item.by !== null && <span className="text-quiet">{item.sure ? `Higher than ${item.by} no hand gets there.` : `Only guessed: reach it here, or go 10 lower and try again.`}</span>}
+                    {item.by !== null && (
+                      <span className="text-quiet">
+                        {item.sure
+                          ? `Higher than ${item.by} no hand gets there.`
+                          : `Only guessed: reach it here, or go 10 lower and try again.`}
+                      </span>
+                    )}
                   </p>
                 )}
                 <div className="grid grid-cols-3 gap-3">
-                  <button type="button" className="btn" disabled={!item} onClick={() => item && void enter('deferred', { key: item.key, until: 'the tank is home' })}>
+                  <button
+                    type="button"
+                    className="btn"
+                    disabled={!item}
+                    onClick={() => item && void enter('deferred', { key: item.key, until: 'the tank is home' })}
+                  >
                     Can’t yet
                   </button>
-                  <button type="button" className="btn" data-action="lower" disabled={!state.out} onClick={() => void enter('moved', { to: { f: Math.min(state.vehicle.clear, state.pose.f + 10), r: Math.min(state.vehicle.clear, state.pose.r + 10) }, why: 'lowered' })}>
+                  <button
+                    type="button"
+                    className="btn"
+                    data-action="lower"
+                    disabled={!state.out}
+                    onClick={() =>
+                      void enter('moved', {
+                        to: {
+                          f: Math.min(state.vehicle.clear, state.pose.f + 10),
+                          r: Math.min(state.vehicle.clear, state.pose.r + 10),
+                        },
+                        why: 'lowered',
+                      })
+                    }
+                  >
                     10 lower
                   </button>
                   <button type="button" className="btn" onClick={() => setOff(true)}>
-                    <span className="reading">{state.items.filter((i) => i.state !== 'closed' && i.state !== 'deviation').length}</span> off
+                    <span className="reading">
+                      {state.items.filter((i) => i.state !== 'closed' && i.state !== 'deviation').length}
+                    </span>{' '}
+                    off
                   </button>
                 </div>
                 <Strap data-action="up" onClick={go}>
-                  {!state.out ? 'Go to the way down' : finished ? 'Prove it' : item ? `${item.tag ? `${item.tag} ` : ''}${shortName(item.name)} is home` : `Raise to ${stop.pose.f}`}
+                  {!state.out
+                    ? 'Go to the way down'
+                    : finished
+                      ? 'Prove it'
+                      : item
+                        ? `${item.tag ? `${item.tag} ` : ''}${shortName(item.name)} is home`
+                        : `Raise to ${stop.pose.f}`}
                 </Strap>
                 <div className="mid:hidden">
                   <TakeBack />

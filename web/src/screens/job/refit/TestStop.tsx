@@ -8,13 +8,26 @@ export function TestStop() {
   const { enter } = useJob();
   const [words, setWords] = useState('');
   const tell = (verdict: 'good' | 'doubtful' | 'bad', note: string) =>
-    enter('finding', { what: 'test stop', where: 'top of the tank', verdict, note: words.trim() ? `${note}: ${words.trim()}` : note });
+    enter('finding', {
+      what: 'test stop',
+      where: 'top of the tank',
+      verdict,
+      note: words.trim() ? `${note}: ${words.trim()}` : note,
+    });
   return (
     <div className="flex min-h-0 flex-1 flex-col">
       <div className="flex-1 overflow-y-auto p-4 wide:p-5">
         <h1 className="pb-2 text-32">Key on: what do you see?</h1>
-        <p className="pb-4 text-quiet">Prime by switching the key on and off. Does the gauge move? Look at every top joint with a cold light, tray under it, eyes covered. Higher up nobody sees them again.</p>
-        <TextField label="In your words (may stay empty)" value={words} onChange={(event) => setWords(event.target.value)} maxLength={300} />
+        <p className="pb-4 text-quiet">
+          Prime by switching the key on and off. Does the gauge move? Look at every top joint with a cold light, tray
+          under it, eyes covered. Higher up nobody sees them again.
+        </p>
+        <TextField
+          label="In your words (may stay empty)"
+          value={words}
+          onChange={(event) => setWords(event.target.value)}
+          maxLength={300}
+        />
         <div className="grid gap-3 pt-4">
           <button type="button" className="btn" onClick={() => void tell('bad', 'a joint is wet')}>
             A joint is wet

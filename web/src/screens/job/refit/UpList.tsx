@@ -17,10 +17,16 @@ export function UpList({ items, state, here, onTag }: UpListProps) {
     <ol className="ruled" aria-label="to make here">
       {items.map((item, i) => {
         const line = state.vehicle.connections.find((c) => `line:${c.id}` === item.key);
-        const glyph: GlyphName = line?.fitting ?? (item.key.startsWith('support') ? 'strap' : item.key.startsWith('clip') ? 'clip' : 'obstruction');
+        const glyph: GlyphName =
+          line?.fitting ??
+          (item.key.startsWith('support') ? 'strap' : item.key.startsWith('clip') ? 'clip' : 'obstruction');
         return (
           <li key={item.key}>
-            <button type="button" className="flex min-h-16 w-full items-center gap-3 py-1.5 text-left" onClick={() => onTag(item.key)}>
+            <button
+              type="button"
+              className="flex min-h-16 w-full items-center gap-3 py-1.5 text-left"
+              onClick={() => onTag(item.key)}
+            >
               <Tag number={item.tag} />
               <span className="min-w-0 flex-1">
                 <span className="narrow flex flex-wrap items-center gap-x-2 text-20">
@@ -30,7 +36,9 @@ export function UpList({ items, state, here, onTag }: UpListProps) {
                 </span>
                 <span className="block leading-tight text-quiet">{item.hint}</span>
               </span>
-              <span className={`shrink-0 text-right text-16 ${item.lastChance ? 'font-bold' : ''}`}>{item.lastChance ? 'last chance here' : item.by !== null ? `by ${item.by}` : ''}</span>
+              <span className={`shrink-0 text-right text-16 ${item.lastChance ? 'font-bold' : ''}`}>
+                {item.lastChance ? 'last chance here' : item.by !== null ? `by ${item.by}` : ''}
+              </span>
             </button>
           </li>
         );

@@ -17,22 +17,44 @@ export function Pressure() {
       {reading !== undefined && (
         <>
           <p className="reading text-64 leading-none mid:text-104">
-            {writeQuantity(reading * 1000, { dimension: 'pressure', unit: 'bar', decimals: 2 }).replace(' bar', '')} <span className="text-24">bar</span>
+            {writeQuantity(reading * 1000, { dimension: 'pressure', unit: 'bar', decimals: 2 }).replace(' bar', '')}{' '}
+            <span className="text-24">bar</span>
           </p>
           <div className="relative h-4 border border-edge" aria-hidden>
-            <span className={`absolute inset-y-0 left-0 ${reading > OPEN_BELOW ? 'bg-halt' : 'bg-go'}`} style={{ width: share(reading) }} />
+            <span
+              className={`absolute inset-y-0 left-0 ${reading > OPEN_BELOW ? 'bg-halt' : 'bg-go'}`}
+              style={{ width: share(reading) }}
+            />
             <span className="absolute -inset-y-1 w-0.5 bg-ink" style={{ left: share(OPEN_BELOW) }} />
           </div>
           <p className="text-quiet">open below {OPEN_BELOW / 100} bar</p>
         </>
       )}
-      <QuantityField label="Gauge at the test port" dimension="pressure" unit="bar" decimals={2} onRead={setValue} hint="0.4 bar, 7 psi or 48 kPa" />
-      <button type="button" className="btn" data-action="read-pressure" disabled={!value || value.hi < 0} onClick={() => value && void enter('pressure', { reading: Math.round(Math.max(0, value.hi) / 10) / 100 })}>
+      <QuantityField
+        label="Gauge at the test port"
+        dimension="pressure"
+        unit="bar"
+        decimals={2}
+        onRead={setValue}
+        hint="0.4 bar, 7 psi or 48 kPa"
+      />
+      <button
+        type="button"
+        className="btn"
+        data-action="read-pressure"
+        disabled={!value || value.hi < 0}
+        onClick={() => value && void enter('pressure', { reading: Math.round(Math.max(0, value.hi) / 10) / 100 })}
+      >
         Enter the reading
       </button>
       <p className="text-quiet">Can’t read it? What counts instead:</p>
       <div className="grid gap-3 mid:grid-cols-3">
-        <button type="button" className="btn" data-instead="engineDied" onClick={() => void enter('pressure', { instead: 'engineDied' })}>
+        <button
+          type="button"
+          className="btn"
+          data-instead="engineDied"
+          onClick={() => void enter('pressure', { instead: 'engineDied' })}
+        >
           Engine died, would not restart
         </button>
         <button type="button" className="btn" onClick={() => void enter('pressure', { instead: 'noSpurt' })}>

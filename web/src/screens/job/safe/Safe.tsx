@@ -13,7 +13,12 @@ export default function Safe() {
       <StationRail now="safe" />
       <main className="mx-auto flex w-full max-w-3xl flex-1 flex-col wide:overflow-y-auto">
         <h1 className="sr-only">Make safe, before anything is opened</h1>
-        <GateRail gate={1} pass="Gate 1: safe to open" onPassed={() => void navigate(`/jobs/${jobId}/drain`)} body={(j) => (j.item.id === 'pressure' ? <Pressure /> : null)} />
+        <GateRail
+          gate={1}
+          pass="Gate 1: safe to open"
+          onPassed={() => void navigate(`/jobs/${jobId}/drain`)}
+          body={(j) => (j.item.id === 'pressure' ? <Pressure /> : null)}
+        />
       </main>
     </div>
   );

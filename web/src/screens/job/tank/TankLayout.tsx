@@ -31,7 +31,10 @@ export function TankLayout({ station, band, stage, now }: TankLayoutProps) {
   return (
     <div className="flex min-h-0 flex-1 flex-col wide:overflow-hidden">
       <div className="grid min-h-0 flex-1 mid:grid-cols-[15rem_minmax(0,1fr)] wide:grid-cols-[15rem_minmax(0,1fr)_22.5rem]">
-        <div ref={well} className="hidden overflow-hidden border-r border-rule mid:row-start-2 mid:block mid:min-h-[34rem] wide:row-start-1 wide:min-h-0">
+        <div
+          ref={well}
+          className="hidden overflow-hidden border-r border-rule mid:row-start-2 mid:block mid:min-h-[34rem] wide:row-start-1 wide:min-h-0"
+        >
           {wellSize.height > 100 && (
             <Well
               chords={chords(state)}
@@ -52,7 +55,10 @@ export function TankLayout({ station, band, stage, now }: TankLayoutProps) {
             {boxSize.height > 120 && stage(boxSize)}
           </div>
         </div>
-        <section aria-label="now" className="flex min-h-0 flex-col border-rule mid:col-span-2 mid:row-start-1 mid:border-b wide:col-span-1 wide:col-start-3 wide:border-b-0 wide:border-l wide:bg-sheet">
+        <section
+          aria-label="now"
+          className="flex min-h-0 flex-col border-rule mid:col-span-2 mid:row-start-1 mid:border-b wide:col-span-1 wide:col-start-3 wide:border-b-0 wide:border-l wide:bg-sheet"
+        >
           <div className="mid:hidden">{band}</div>
           {now}
         </section>

@@ -10,7 +10,13 @@ export function useTagNumber(state: JobState, open: (key: string) => void): void
     let timer: ReturnType<typeof setTimeout> | undefined;
     const onKey = (event: KeyboardEvent) => {
       const target = event.target as HTMLElement | null;
-      if (target?.closest('input, textarea, [role="dialog"]') || event.ctrlKey || event.metaKey || !/^\d$/.test(event.key)) return;
+      if (
+        target?.closest('input, textarea, [role="dialog"]') ||
+        event.ctrlKey ||
+        event.metaKey ||
+        !/^\d$/.test(event.key)
+      )
+        return;
       digits += event.key;
       clearTimeout(timer);
       timer = setTimeout(() => {

@@ -1,0 +1,44 @@
+import { foldJob } from '../job/index.ts';
+import { logWriter } from '../rehearsal/index.ts';
+import { archetypes } from '../vehicle/index.ts';
+import { complaintKinds, hoursInWords, makeCall } from './index.ts';
+
+const opened = (gauge?: number, complaint: 'pump' | 'level' = 'pump') =>
+  foldJob(null, [
+    logWriter('job')('opened', {
+      name: 'Van',
+      complaint,
+      vehicle: archetypes[0]!,
+      ...(gauge === undefined ? {} : { gauge }),
+    }),
+  ])!;
+
+describe('the call', () => {
+  test('a full tank may not come down alone; drained it may, at 9–20 kg empty and 1–6 L left', () => {
+    const call = makeCall(opened(1), { alone: 25, two: 40 });
+    expect(call.headline).toBe('Don’t take it down alone yet.');
+    expect(call.drained.mass.hi).toBeCloseTo(20 + 6 * 0.775, 6);
+    expect(call.takeOut.litres.lo).toBeGreaterThan(0);
+    expect(call.takeOut.enough).toBe(true);
+  });
+  test('a shop that allows less changes the call', () => {
+    expect(makeCall(opened(0.5), { alone: 15, two: 22 }).headline).toBe(
+      'Too heavy by hand even drained: it stays on the jack.',
+    );
+    expect(makeCall(opened(0.5), { alone: 20, two: 40 }).headline).toBe('Drain it first, then take it down with two.');
+  });
+  test('the gauge is no witness when the sender is the complaint', () => {
+    expect(opened(0.5, 'level').fuel.steps).toHaveLength(0);
+    expect(opened(0.5, 'pump').fuel.steps).toHaveLength(1);
+  });
+  test('every complaint has its own test with minutes, and every line its why', () => {
+    for (const kind of complaintKinds) expect(kind.test.length * kind.minutes).toBeGreaterThan(0);
+    const call = makeCall(opened(0.5));
+    for (const why of Object.values(call.why)) expect(why.length).toBeGreaterThan(20);
+    expect(call.minutes.lo).toBeLessThan(call.minutes.hi);
+  });
+  test('minutes as people read them', () => {
+    expect(hoursInWords({ lo: 118, typ: 150, hi: 240 })).toBe('2.5 h (2–4)');
+    expect(hoursInWords({ lo: 42, typ: 51, hi: 78 })).toBe('50 min (40–80)');
+  });
+});

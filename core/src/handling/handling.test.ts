@@ -1,0 +1,49 @@
+import { measured } from '../basis/index.ts';
+import { InputError } from '../errors/index.ts';
+import { estimate, exactly } from '../estimate/index.ts';
+import { archetypes } from '../vehicle/index.ts';
+import { drained, judgeHandling, litresToTakeOut, tankMass } from './index.ts';
+
+const rail = archetypes[0]!;
+const shop = { alone: 25, two: 40 };
+
+describe('mass by hand', () => {
+  test('empty 9–13–20 kg and 40 L of petrol at 0.720–0.745–0.775 kg/L', () => {
+    const mass = tankMass(rail, exactly(40));
+    expect(mass.lo).toBeCloseTo(9 + 28.8, 6);
+    expect(mass.typ).toBeCloseTo(13 + 29.8, 6);
+    expect(mass.hi).toBeCloseTo(20 + 31, 6);
+  });
+
+  test.each([
+    [estimate(12, 18, 24, measured), 'alone', 'good'],
+    [estimate(20, 26, 31, measured), 'two', 'doubtful'],
+    [estimate(35, 42, 50, measured), 'neither', 'bad'],
+  ] as const)('%o: %s', (mass, hands, outcome) => {
+    expect(judgeHandling(mass, shop)).toMatchObject({ hands, verdict: { outcome } });
+  });
+
+  test('the limit is judged at the heavy end', () => {
+    expect(judgeHandling(exactly(25), shop).hands).toBe('alone');
+    expect(judgeHandling(estimate(20, 22, 25.1, measured), shop).hands).toBe('two');
+    expect(() => judgeHandling(exactly(9), { alone: 0, two: 1 })).toThrow(InputError);
+  });
+});
+
+describe('litres to take out', () => {
+  test('the likely figure is (13 + 50 × 0.745 − 25) / 0.745', () => {
+    expect(litresToTakeOut(rail, exactly(50), 25).litres.typ).toBeCloseTo((13 + 50 * 0.745 - 25) / 0.745, 6);
+  });
+
+  test('what remains after taking it out is the limit, at each end', () => {
+    const { litres } = litresToTakeOut(rail, exactly(60), 30);
+    expect(tankMass(rail, exactly(60 - litres.hi)).hi).toBeCloseTo(30, 6);
+    expect(tankMass(rail, exactly(60 - litres.typ)).typ).toBeCloseTo(30, 6);
+  });
+
+  test('never more than there is, and says when even the drained tank is too much', () => {
+    expect(litresToTakeOut(rail, exactly(2), 5).litres.hi).toBeLessThanOrEqual(2);
+    expect(litresToTakeOut(rail, exactly(50), 15).enough).toBe(false);
+    expect(drained(rail, exactly(0.5)).hi).toBe(0.5);
+  });
+});

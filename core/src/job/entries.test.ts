@@ -1,0 +1,33 @@
+import fc from 'fast-check';
+import { InputError } from '../errors/index.ts';
+import { checkBody, entryBodies } from './entries/index.ts';
+import { anyLog } from './testing.ts';
+import type { EntryKind } from './types.ts';
+
+describe('bodies', () => {
+  test('every kind has a class, and every entry of a random log fits its own', () => {
+    expect(Object.keys(entryBodies)).toHaveLength(38);
+    fc.assert(
+      fc.property(anyLog(), (log) => {
+        for (const entry of log)
+          if (entry.kind !== 'takeBack' || entry.body.entry)
+            expect(() => checkBody(entry.kind, entry.body)).not.toThrow();
+      }),
+      { numRuns: 60 },
+    );
+  });
+
+  test.each<[EntryKind, unknown, RegExp]>([
+    ['fill', { litres: -3 }, /body\.litres/],
+    ['stopDone', { to: { f: 10.5, r: 10 }, off: [], capped: [], look: {}, notDone: [] }, /body\.to\.f/],
+    ['stopDone', { off: [], capped: [], notDone: [] }, /body\.(to|look)/],
+    ['gateItem', { gate: 9, item: 'air', answer: 'yes' }, /body\.gate/],
+    ['identity', { plate: '', mileage: 1, unit: 'km' }, /body\.plate/],
+    ['note', { text: 'x', colour: 'red' }, /colour/],
+    ['note', 'text', /an object/],
+    ['nonsense' as EntryKind, {}, /kind of entry/],
+  ])('%s %j says where it is wrong', (kind, body, message) => {
+    expect(() => checkBody(kind, body)).toThrow(InputError);
+    expect(() => checkBody(kind, body)).toThrow(message);
+  });
+});

@@ -1,0 +1,102 @@
+import { nextStop, nextUp } from '../stops/index.ts';
+import { archetypes } from '../vehicle/index.ts';
+import { seeded, logWriter, truthInside } from '../rehearsal/index.ts';
+import { answer } from '../rehearsal/index.ts';
+import {
+  chords,
+  foldJob,
+  owed,
+  refusalOf,
+  splitKey,
+  stationNow,
+  type Bodies,
+  type EntryKind,
+  type JobState,
+} from './index.ts';
+
+/** Takes a whole job through the log by what the core says, under a vehicle with hidden truth. */
+function work(seed: number) {
+  const rng = seeded(seed);
+  const vehicle = archetypes[seed % 2]!;
+  const truth = truthInside(vehicle, rng);
+  const write = logWriter('job');
+  let state = foldJob(null, [write('opened', { name: 'Van', complaint: 'pump', vehicle, gauge: 0.1 })])!;
+  const log = <K extends EntryKind>(kind: K, body: Bodies[K]) => void (state = foldJob(state, [write(kind, body)])!);
+  const say = (gate: 1 | 2 | 3 | 4, answers: Record<string, string>) => {
+    for (const [item, value] of Object.entries(answers)) log('gateItem', { gate, item, answer: value });
+    log('gate', { gate });
+  };
+  log('complaintTest', { test: 'volts', result: 'shown' });
+  log('pressure', { reading: 2 });
+  say(1, { air: 'yes', heat: 'yes', support: 'yes', hands: 'yes' });
+  log('fuelWitness', { witness: 'plugDry' });
+  say(2, { battery: 'yes', jack: 'yes', helper: 'here' });
+  let at = 0;
+  for (let i = 0; i < 80 && !state.out; i++) {
+    const stop = nextStop(state);
+    if (stop.kind === 'held') {
+      log('surprise', { what: 'freed', key: stop.holders[0]!.key, more: 100 });
+      truth.slack[splitKey(stop.holders[0]!.key).id] = at + 120;
+      continue;
+    }
+    const seen = answer(truth, state, stop, at, rng);
+    at = seen.reached;
+    const to = stop.kind === 'creep' && seen.taut ? Math.floor(at / 5) * 5 : stop.pose.f;
+    const body = {
+      to: { f: to, r: to },
+      off: stop.actions.map((a, k) => ({ key: a.key, tag: i * 10 + k + 1, ...(a.way ? { way: a.way } : {}) })),
+      capped: [],
+      look: { asked: true, tight: seen.tight, nearly: seen.nearly, allFist: false, reachable: seen.reachable },
+      notDone: [],
+    };
+    log(
+      stop.kind === 'creep' ? 'crept' : 'stopDone',
+      stop.kind === 'creep' && seen.taut ? { ...body, taut: `line:${seen.taut}` } : body,
+    );
+  }
+  const down: JobState = state;
+  say(3, { tests: 'passed', seal: 'new' });
+  for (let i = 0; i < 80; i++) {
+    const stop = nextUp(state);
+    if (stop.pose.f !== state.pose.f) log('moved', { to: stop.pose, why: 'raised' });
+    for (const item of stop.items) log(splitKey(item.key).kind === 'line' ? 'made' : 'restored', { key: item.key });
+    if (stop.kind === 'test') say(4, { wiped: 'yes', battery: 'yes' });
+    if (stop.kind === 'home') break;
+  }
+  return {
+    down,
+    log,
+    get state() {
+      return state;
+    },
+    sign: () => write('signed', {}),
+  };
+}
+
+describe('a whole job by what the core says', () => {
+  test.each([3, 4, 5, 6, 7, 8])('vehicle %d comes down, goes back, and is signed only at the very end', (seed) => {
+    const job = work(seed);
+    expect(job.down.out).toBe(true);
+    expect(job.down.pulls).toEqual([]);
+    expect(chords(job.down).filter((c) => c.open)).toHaveLength(job.down.vehicle.connections.length);
+    expect(stationNow(job.down)).toBe('bench');
+    expect(job.state.pose).toEqual({ f: 0, r: 0 });
+    expect(job.state.items.every((i) => i.state === 'closed')).toBe(true);
+    expect(stationNow(job.state)).toBe('prove');
+    const left = () => owed(job.state).map((d) => d.key);
+    expect(left()).toEqual(
+      expect.arrayContaining(['torque:strap-1', 'joint:line:feed', 'fill', 'complaint', 'identity']),
+    );
+    for (const s of job.state.vehicle.supports)
+      job.log('torque', { key: `support:${s.id}`, asWritten: '40 N·m', lo: 40, hi: 40 });
+    for (const c of job.state.vehicle.connections)
+      job.log('jointSeen', { key: `line:${c.id}`, seen: 'dry', checks: ['wiped', 'wet'] });
+    job.log('fill', { litres: 9 });
+    job.log('complaintAgain', { result: 'passed' });
+    expect(refusalOf(job.state, job.sign())?.owed.map((d) => d.key)).toEqual(['identity']);
+    job.log('identity', { plate: 'IS 204', mileage: 48210, unit: 'km' });
+    expect(left()).toEqual([]);
+    job.log('signed', {});
+    expect(job.state.signed).not.toBeNull();
+  });
+});

@@ -1,0 +1,228 @@
+import { foldJob, type JobState } from '../job/index.ts';
+import { logWriter } from '../rehearsal/index.ts';
+import type { Connection, Range, VehicleFile } from '../vehicle/index.ts';
+import { archetypes } from '../vehicle/index.ts';
+import { nextStop, nextUp, planChanged, planDescent, stopAt, testStop } from './index.ts';
+
+/** A small vehicle whose stops can be worked by hand. mm */
+const r = (lo: number, typ = lo, hi = typ): Range => ({ lo, typ, hi });
+const OPEN = r(9999);
+const line = (id: string, slack: Range, reach: Range, more: Partial<Connection> = {}): Connection => {
+  const way = {
+    id: `${id}-top`,
+    reachFrom: reach,
+    reachTo: OPEN,
+    minutes: r(2),
+    people: 1,
+    hands: 1,
+    from: 'outside',
+    tools: [],
+    after: [],
+  };
+  return {
+    ...archetypes[0]!.connections[0]!,
+    id,
+    name: id,
+    kind: 'vent',
+    side: 'top',
+    x: 100,
+    slack,
+    visibleFrom: r(0),
+    clips: [],
+    part: [way],
+    make: [way],
+    ...more,
+  };
+};
+const vehicle = (connections: Connection[], obstructions: VehicleFile['obstructions'] = []): VehicleFile => ({
+  ...archetypes[0]!,
+  length: 1000,
+  clear: 300,
+  connections,
+  obstructions,
+  supports: [],
+});
+const begin = (file: VehicleFile) => {
+  const write = logWriter('job');
+  let state = foldJob(null, [write('opened', { name: 'x', complaint: 'pump', vehicle: file })])!;
+  return {
+    log(...args: Parameters<typeof write>): JobState {
+      state = foldJob(state, [write(...args)])!;
+      return state;
+    },
+    get state() {
+      return state;
+    },
+  };
+};
+const quiet = { asked: false, tight: [], nearly: [], allFist: false, reachable: [] };
+const at = (to: number, off: string[] = []) => ({
+  to: { f: to, r: to },
+  off: off.map((key) => ({ key, way: `${key.slice(5)}-top` })),
+  capped: [],
+  look: quiet,
+  notDone: [],
+});
+
+describe('down, worked by hand', () => {
+  test('the first stop is never over 25, then 10 under the tightest limit, rounded down to the grid', () => {
+    const job = begin(vehicle([line('a', r(93), r(60)), line('b', r(200), r(150))]));
+    expect(nextStop(job.state)).toMatchObject({ kind: 'stop', pose: { f: 25 } });
+    job.log('stopDone', at(25));
+    // 93 → 90 on the grid, less 10.
+    const second = nextStop(job.state);
+    expect(second).toMatchObject({ kind: 'stop', pose: { f: 80 }, actions: [{ key: 'line:a' }] });
+    job.log('stopDone', at(80, ['line:a']));
+    // b: 200 − 10 = 190; reach from 150 is within.
+    expect(nextStop(job.state)).toMatchObject({ pose: { f: 190 }, actions: [{ key: 'line:b' }] });
+    job.log('stopDone', at(190, ['line:b']));
+    expect(nextStop(job.state)).toMatchObject({ kind: 'out', pose: { f: 300 } });
+  });
+
+  test('where less than 10 mm is left it is a creep, and a line felt taut stops it for good', () => {
+    const job = begin(vehicle([line('a', r(40, 60, 90), r(80))]));
+    job.log('stopDone', at(25));
+    // 40 − 10 = 30: only 5 mm from 25.
+    expect(nextStop(job.state)).toMatchObject({ kind: 'creep', pose: { f: 35 }, watch: ['line:a'] });
+    job.log('crept', at(35));
+    job.log('crept', { ...at(45), taut: 'line:a' });
+    const held = nextStop(job.state);
+    expect(held.kind).toBe('held');
+    expect(held.holders[0]).toMatchObject({ key: 'line:a', known: true, limit: { lo: 45, hi: 45 } });
+    job.log('surprise', { what: 'freed', key: 'line:a', more: 60 });
+    // 105 − 10 = 95, where a hand gets there from 80 on.
+    expect(nextStop(job.state)).toMatchObject({ kind: 'stop', pose: { f: 95 }, actions: [{ key: 'line:a' }] });
+  });
+
+  test('a clip is released only when its line would hold the next move and no hand parts it here', () => {
+    const clip = { id: 'k', slack: r(120), ways: [{ ...line('x', r(1), r(0)).part[0]!, id: 'k-off' }] };
+    const job = begin(vehicle([line('a', r(40), r(100), { clips: [clip] }), line('b', r(150), r(60))]));
+    job.log('stopDone', at(25));
+    const work = nextStop(job.state);
+    expect(work).toMatchObject({ kind: 'stop', pose: { f: 25 }, actions: [{ type: 'unclip', key: 'clip:k' }] });
+    job.log('stopDone', { ...at(25), off: [{ key: 'clip:k', way: 'k-off' }] });
+    // a lets 120 now, b 150: 110.
+    expect(nextStop(job.state).pose.f).toBe(110);
+  });
+
+  test('an obstruction is cleared at the stop before the tank would meet it', () => {
+    const pipe = {
+      id: 'pipe',
+      name: 'pipe',
+      x: 500,
+      travelsWithTank: false,
+      blocksAt: r(70),
+      clear: [{ ...line('x', r(1), r(0)).part[0]!, id: 'off' }],
+      restore: [],
+    };
+    const job = begin(vehicle([line('a', r(150), r(60))], [pipe]));
+    // From 25 it would go to 140; the pipe stands at 70.
+    expect(nextStop(job.state)).toMatchObject({
+      pose: { f: 25 },
+      actions: [{ type: 'clear', key: 'obstruction:pipe' }],
+    });
+    job.log('stopDone', at(25));
+    expect(nextStop(job.state).actions).toHaveLength(1);
+    job.log('cleared', { key: 'obstruction:pipe', way: 'off' });
+    expect(nextStop(job.state)).toMatchObject({ pose: { f: 140 }, actions: [{ key: 'line:a' }] });
+  });
+
+  test('a reach that ends is a last chance: the tank stops there', () => {
+    const job = begin(
+      vehicle([line('a', r(200), r(20), { part: [{ ...line('a', r(1), r(40)).part[0]!, reachTo: r(62) }] })]),
+    );
+    job.log('stopDone', at(25));
+    expect(nextStop(job.state)).toMatchObject({ pose: { f: 60 }, actions: [{ key: 'line:a' }] });
+  });
+
+  test('what was left undone keeps binding and is not said again at the same height', () => {
+    const job = begin(vehicle([line('a', r(150), r(20))]));
+    const said = nextStop(job.state);
+    expect(said.actions).toHaveLength(1);
+    job.log('stopDone', { ...at(25), notDone: [{ key: 'line:a', reason: 'tab would not let go' }] });
+    const next = nextStop(job.state);
+    expect(next.pose.f).toBe(140);
+    expect(next.actions.map((a) => a.key)).toEqual(['line:a']);
+  });
+
+  test('“after” keeps a line on until what it waits for is off', () => {
+    const waits = { ...line('a', r(200), r(0)).part[0]!, after: ['b'] };
+    const job = begin(vehicle([line('a', r(200), r(0), { part: [waits] }), line('b', r(200), r(40))]));
+    expect(nextStop(job.state).actions).toEqual([]);
+    job.log('stopDone', at(25));
+    expect(nextStop(job.state).actions.map((a) => a.key)).toEqual(['line:b', 'line:a']);
+  });
+
+  test('a height the technician chose says what holds there, without refusing', () => {
+    const job = begin(vehicle([line('a', r(60, 70, 80), r(100))]));
+    const deep = stopAt(job.state, 75, 'stop');
+    expect(deep.holders[0]!.room).toMatchObject({ lo: 0, hi: 5 });
+    expect(deep.needs).toEqual([{ key: 'line:a', name: 'a', mm: 100 }]);
+  });
+
+  test('a changed plan is said in words', () => {
+    const job = begin(vehicle([line('a', r(90), r(60)), line('b', r(200), r(150))]));
+    const before = nextStop(job.log('stopDone', at(25)));
+    const after = nextStop(job.log('surprise', { what: 'holds', key: 'line:b', lets: 50 }));
+    expect(planChanged(before, after)).toEqual([
+      'b holds it at 50 mm',
+      'next stop 40 mm instead of 80',
+      'no longer: a',
+    ]);
+  });
+
+  test.each(archetypes.map((a) => [a.id, a] as const))('%s reaches the ground on typical figures', (_, file) => {
+    const plan = planDescent(begin(file).state);
+    expect(plan.outcome).toBe('way');
+    const drops = plan.stops.map((s) => s.pose.f);
+    expect(drops).toEqual([...drops].sort((a, b) => a - b));
+    expect(plan.minutes.lo).toBeLessThanOrEqual(plan.minutes.typ);
+  });
+});
+
+describe('up, worked by hand', () => {
+  const lowered = () => {
+    // a: hand from 60, hose lets 90; b: hand from 30, lets 200; c: hand never lost.
+    const job = begin(
+      vehicle([line('a', r(90), r(60)), line('b', r(200), r(30)), line('c', r(250), r(0), { side: 'rear' })]),
+    );
+    job.log('stopDone', at(80, ['line:a', 'line:b', 'line:c']));
+    job.log('moved', { to: { f: 300, r: 300 }, why: 'out' });
+    return job;
+  };
+
+  test('raises to where the first would be lost, makes all within reach there, names what is lost next', () => {
+    const job = lowered();
+    const first = nextUp(job.state);
+    expect(first.pose.f).toBe(60);
+    expect(first.items.map((i) => [i.key, i.lastChance])).toEqual([
+      ['line:a', true],
+      ['line:b', false],
+      ['line:c', false],
+    ]);
+    expect(first.lostNext).toMatchObject({ key: 'line:b', by: 30 });
+    expect(first.kind).toBe('test');
+  });
+
+  test('the test stop is the highest place where every top joint is seen and reached', () => {
+    const job = lowered();
+    expect(testStop(job.state)).toBe(60);
+    job.log('moved', { to: { f: 60, r: 60 }, why: 'raised' });
+    for (const key of ['line:a', 'line:b', 'line:c']) job.log('made', { key });
+    expect(nextUp(job.state)).toMatchObject({ kind: 'test', pose: { f: 60 }, items: [] });
+    job.log('gateItem', { gate: 4, item: 'wiped', answer: 'yes' });
+    job.log('gateItem', { gate: 4, item: 'battery', answer: 'yes' });
+    job.log('gate', { gate: 4 });
+    expect(nextUp(job.state)).toMatchObject({ kind: 'home', pose: { f: 0 } });
+  });
+
+  test('gate 4 is refused while a joint within reach is open', () => {
+    const job = lowered();
+    job.log('moved', { to: { f: 60, r: 60 }, why: 'raised' });
+    job.log('made', { key: 'line:a' });
+    job.log('gateItem', { gate: 4, item: 'wiped', answer: 'yes' });
+    job.log('gateItem', { gate: 4, item: 'battery', answer: 'yes' });
+    job.log('gate', { gate: 4 });
+    expect(job.state.gates[4].passed).toBeNull();
+  });
+});

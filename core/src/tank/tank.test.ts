@@ -1,0 +1,86 @@
+import fc from 'fast-check';
+import { InputError } from '../errors/index.ts';
+import { exactly } from '../estimate/index.ts';
+import { archetypes } from '../vehicle/index.ts';
+import { fuelAboard, witnessLitres, type Witness, type WitnessKind } from './index.ts';
+
+const rail = archetypes[0]!;
+const witness = (kind: WitnessKind, reading: number | null, outBefore = 0): Witness => ({
+  id: kind,
+  kind,
+  litres: witnessLitres(rail, kind, reading),
+  outBefore,
+  inBefore: 0,
+});
+
+describe('what one witness stands for', () => {
+  test('half a gauge, read to an eighth, in a tank of 60–130 L', () => {
+    expect(witnessLitres(rail, 'gauge', 0.5)).toMatchObject({ lo: 0.375 * 60, hi: 0.625 * 130 });
+  });
+  test('weighed: (kg − empty) / density, each end by hand', () => {
+    const said = witnessLitres(rail, 'weight', 40);
+    expect(said.lo).toBeCloseTo((39 - 20) / 0.775, 6);
+    expect(said.typ).toBeCloseTo((40 - 13) / 0.745, 6);
+    expect(said.hi).toBeCloseTo((41 - 9) / 0.72, 6);
+  });
+  test('dipped at half its height, a level box holds half', () => {
+    expect(witnessLitres(rail, 'dip', 140).typ).toBeCloseTo(95 / 2, 6);
+  });
+  test.each<[WitnessKind, number]>([
+    ['gauge', 1.2],
+    ['dip', 400],
+    ['dip', -1],
+    ['sinceEmpty', 500],
+    ['weight', -3],
+  ])('%s %d cannot be', (kind, reading) => {
+    expect(() => witnessLitres(rail, kind, reading)).toThrow(InputError);
+  });
+});
+
+describe('what they say together', () => {
+  test('litres counted out move every witness; the range only narrows', () => {
+    const half = witness('gauge', 0.5);
+    const before = fuelAboard(rail, [half], 0, 0).aboard;
+    const after = fuelAboard(rail, [half], 20, 0).aboard;
+    expect(after.typ).toBeCloseTo(before.typ - 20, 6);
+    const two = fuelAboard(rail, [half, witness('ranDry', null, 20)], 20, 0);
+    expect(two.aboard.hi - two.aboard.lo).toBeLessThanOrEqual(after.hi - after.lo);
+    expect(two.sources).toEqual(['sender', 'pick-up']);
+  });
+
+  test('gauge and scan tool are one source', () => {
+    expect(fuelAboard(rail, [witness('gauge', 0.5), witness('scan', 0.5)], 0, 0).sources).toEqual(['sender']);
+  });
+
+  test('witnesses that contradict each other are named, and the newest counts', () => {
+    const told = fuelAboard(rail, [witness('gauge', 1), witness('plugDry', null)], 0, 0);
+    expect(told.contradictions).toEqual(['gauge and plug open and dry do not agree']);
+    expect(told.aboard.hi).toBe(6);
+    expect(told.sources).toEqual(['drain plug']);
+  });
+
+  test('never negative, never more than the tank holds, never NaN', () => {
+    const reading = fc.tuple(
+      fc.constantFrom<WitnessKind>('gauge', 'plugDry', 'ranDry', 'scan'),
+      fc.double({ min: 0, max: 1, noNaN: true }),
+    );
+    fc.assert(
+      fc.property(fc.array(reading, { maxLength: 6 }), fc.double({ min: 0, max: 200, noNaN: true }), (list, out) => {
+        const { aboard } = fuelAboard(
+          rail,
+          list.map(([k, v]) => witness(k, v)),
+          out,
+          0,
+        );
+        expect(aboard.lo).toBeGreaterThanOrEqual(0);
+        expect(aboard.hi).toBeLessThanOrEqual(130);
+        expect(aboard.lo).toBeLessThanOrEqual(aboard.hi);
+      }),
+    );
+  });
+
+  test('with no witness at all it is anything', () => {
+    expect(fuelAboard(rail, [], 0, 0).aboard).toMatchObject({ lo: 0, hi: 130 });
+    expect(exactly(3).lo).toBe(3);
+  });
+});

@@ -1,0 +1,156 @@
+import { readFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import type { Browser } from 'puppeteer-core';
+import { launch, Person, phone, upright, wide } from './lib/browser.ts';
+import { openShop, type Shop } from './lib/server.ts';
+
+const axe = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
+let shop: Shop;
+let browser: Browser;
+let ines: Person;
+
+/** Every view, where it is found in the demo shop, and what stands on it. */
+const views: [name: string, path: string, sees: string][] = [
+  ['bays', '/', 'Next vehicle'],
+  ['first-contact', '/next', 'What do you see from below?'],
+  ['shop', '/shop', 'The shop’s own rules'],
+  ['call', '/jobs/demo-van-9/plan', 'Ask the vehicle'],
+  ['make-safe', '/jobs/demo-van-9/safe', 'Is the pressure out?'],
+  ['drain', '/jobs/demo-van-4/drain', 'Where it goes'],
+  ['drop', '/jobs/demo-van-4/drop', 'Something holds'],
+  ['held', '/jobs/demo-minibus/drop', 'holds it at'],
+  ['bench', '/jobs/demo-pickup-2/bench', 'On the bench'],
+  ['refit', '/jobs/demo-pickup-2/refit', 'off'],
+  ['prove', '/jobs/demo-pickup-2/prove', 'still owed'],
+  ['record', '/jobs/demo-saloon/record', 'Signed'],
+  ['missing', '/nowhere', 'There is no such page'],
+];
+
+beforeAll(async () => {
+  shop = await openShop();
+  browser = await launch();
+  ines = await Person.at(browser, shop.base, wide);
+  await ines.signIn('Ines', '2580');
+}, 60_000);
+afterAll(async () => {
+  await browser?.close();
+  await shop?.stop();
+}, 30_000);
+
+const show = async (path: string, sees: string, theme: 'day' | 'night') => {
+  await ines.page.evaluate((t) => localStorage.setItem('cradle-theme', t), theme);
+  await ines.go(path);
+  await ines.sees(sees);
+};
+
+interface Finding {
+  id: string;
+  impact: string;
+  nodes: { html: string; failureSummary?: string }[];
+}
+const serious = async (): Promise<string[]> => {
+  await ines.page.evaluate(axe);
+  const found = await ines.page.evaluate(
+    async () =>
+      (await (window as unknown as { axe: { run: () => Promise<{ violations: unknown[] }> } }).axe.run()).violations,
+  );
+  return (found as Finding[])
+    .filter((f) => f.impact === 'serious' || f.impact === 'critical')
+    .map((f) => `${f.id}: ${f.nodes[0]!.html.slice(0, 160)}`);
+};
+
+describe.each([
+  ['wide', wide],
+  ['phone', phone],
+  ['upright', upright],
+] as const)('%s', (size, viewport) => {
+  beforeAll(() => ines.page.setViewport(viewport));
+  test.each(views)(
+    '%s has no serious fault in either theme and does not move sideways',
+    async (_, path, sees) => {
+      for (const theme of ['day', 'night'] as const) {
+        await show(path, sees, theme);
+        if (size !== 'upright') expect(await serious()).toEqual([]);
+        expect(await ines.sideways()).toBeLessThanOrEqual(0);
+      }
+    },
+    30_000,
+  );
+});
+
+test('sign-in has no serious fault either', async () => {
+  const context = await browser.createBrowserContext();
+  const page = await context.newPage();
+  await page.setViewport(phone);
+  const before = ines;
+  ines = new Person(page, shop.base);
+  await ines.go('/sign-in');
+  await ines.sees('Who is working?');
+  expect(await serious()).toEqual([]);
+  expect(await ines.sideways()).toBeLessThanOrEqual(0);
+  ines = before;
+  await context.close();
+}, 20_000);
+
+test('what a hand must hit is at least 64 px, the main action 72 and low on a phone', async () => {
+  await ines.page.setViewport(phone);
+  await show('/jobs/demo-van-4/drop', 'Something holds', 'day');
+  const box = async (selector: string) => (await (await ines.page.waitForSelector(selector))!.boundingBox())!;
+  const main = await box('[data-action=as-said]');
+  expect(main.height).toBeGreaterThanOrEqual(72);
+  expect(main.y).toBeGreaterThan(844 * 0.55);
+  for (const selector of [
+    '[data-action=holds]',
+    '[data-action=higher]',
+    '[data-action=lower]',
+    '[data-action=off]',
+    '[data-tick]',
+  ])
+    expect((await box(selector)).height).toBeGreaterThanOrEqual(64);
+}, 20_000);
+
+test('nothing threw an error on any view', () => expect(ines.errors).toEqual([]));
+
+/** Pictures for the documentation, made only when they are asked for: npm run screens. */
+(process.env.SCREENS ? describe : describe.skip)('picture', () => {
+  const shots: [string, string, string, keyof typeof sizes, 'day' | 'night'][] = [
+    ['bays', '/', 'Next vehicle', 'wide', 'day'],
+    ['call', '/jobs/demo-van-9/plan', 'Ask the vehicle', 'wide', 'day'],
+    ['make-safe-phone', '/jobs/demo-van-9/safe', 'Is the pressure out?', 'phone', 'day'],
+    ['drain', '/jobs/demo-van-4/drain', 'Where it goes', 'wide', 'day'],
+    ['drop', '/jobs/demo-van-4/drop', 'Something holds', 'wide', 'day'],
+    ['drop-night', '/jobs/demo-van-4/drop', 'Something holds', 'wide', 'night'],
+    ['drop-phone', '/jobs/demo-van-4/drop', 'Something holds', 'phone', 'day'],
+    ['drop-upright', '/jobs/demo-minibus/drop', 'holds it at', 'upright', 'day'],
+    ['bench', '/jobs/demo-pickup-2/bench', 'On the bench', 'wide', 'day'],
+    ['prove', '/jobs/demo-saloon/prove', 'Joint by joint', 'wide', 'day'],
+    ['record', '/jobs/demo-saloon/record', 'Signed', 'page', 'day'],
+  ];
+  const sizes = { wide, phone, upright, page: { width: 900, height: 1250 } } as const;
+  test.each(shots)(
+    '%s',
+    async (name, path, sees, size, theme) => {
+      await ines.page.setViewport(sizes[size]);
+      await show(path, sees, theme);
+      await ines.picture(name);
+    },
+    20_000,
+  );
+  test('first contact, one chosen', async () => {
+    await ines.page.setViewport(wide);
+    await show('/next', 'What do you see from below?', 'day');
+    await ines.tapText('Behind the axle');
+    await ines.tapText('Pump');
+    const box = (await (await ines.page.$('[role=slider]'))!.boundingBox())!;
+    await ines.page.mouse.click(box.x + box.width / 2, box.y + box.height * 0.5);
+    await ines.picture('first-contact');
+  }, 20_000);
+  test('refit on a phone', async () => {
+    await ines.page.setViewport(phone);
+    await show('/jobs/demo-pickup-2/refit', 'mm', 'day');
+    await ines.tap('[data-action=up]');
+    await ines.sees('last chance here');
+    await ines.picture('refit-phone');
+    await ines.tap('[data-action=take-back]');
+  }, 20_000);
+});

@@ -1,0 +1,241 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import { gzipSync } from 'node:zlib';
+import type { Browser } from 'puppeteer-core';
+import type { Entry } from '@iron-cradle/core';
+import { launch, Person, phone, wide } from './lib/browser.ts';
+import { openShop, otherAddress, type Shop } from './lib/server.ts';
+
+let shop: Shop;
+let browser: Browser;
+
+beforeAll(async () => {
+  shop = await openShop({ host: '0.0.0.0' });
+  browser = await launch();
+}, 60_000);
+afterAll(async () => {
+  await browser?.close();
+  await shop?.stop();
+}, 30_000);
+
+const wait = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));
+const entries = async (person: Person, jobId: string): Promise<Entry[]> =>
+  (await person.api<{ entries: Entry[] }>(`/jobs/${jobId}/entries`)).entries;
+const signedIn = async (viewport: Parameters<typeof Person.at>[2], base = shop.base): Promise<Person> => {
+  const context = await browser.createBrowserContext();
+  const page = await context.newPage();
+  await page.setViewport(viewport);
+  page.setDefaultTimeout(8000);
+  const person = new Person(page, base);
+  await person.signIn('Ines', '2580');
+  return person;
+};
+
+test('the main loop by keyboard at 1280', async () => {
+  const ines = await signedIn(wide);
+  await ines.go('/jobs/demo-van-4/drop');
+  await ines.page.waitForSelector('[data-height]');
+  const before = (await entries(ines, 'demo-van-4')).length;
+  await ines.page.keyboard.press('?');
+  await ines.sees('all as said, or on to the bench');
+  await ines.page.keyboard.press('Escape');
+  await ines.page.waitForSelector('[role=dialog]', { hidden: true });
+  const height = () => ines.page.$eval('[data-height]', (e) => Number(e.getAttribute('data-height')));
+  const planned = await height();
+  await ines.page.keyboard.press('ArrowDown');
+  await ines.page.waitForFunction(
+    (h) => Number(document.querySelector('[data-height]')!.getAttribute('data-height')) === h,
+    {},
+    planned + 10,
+  );
+  await ines.page.keyboard.press('ArrowUp');
+  await ines.page.keyboard.press('Enter');
+  await ines.sees(`Take back: lowered to ${planned}`);
+  await ines.page.keyboard.press('h');
+  await ines.sees('What holds, and at which height?');
+  await ines.page.keyboard.press('Escape');
+  await ines.page.waitForSelector('[role=dialog]', { hidden: true });
+  // A tag's number, typed anywhere, opens it.
+  await ines.page.keyboard.press('2');
+  await ines.page.waitForSelector('[role=dialog]');
+  await ines.sees('Goes back:');
+  await ines.page.keyboard.press('Escape');
+  await ines.page.waitForSelector('[role=dialog]', { hidden: true });
+  await ines.page.keyboard.press('Backspace');
+  for (let i = 0; i < 40 && (await entries(ines, 'demo-van-4')).length < before + 2; i++) await wait(80);
+  expect((await entries(ines, 'demo-van-4')).slice(before).map((e) => e.kind)).toEqual(['stopDone', 'takeBack']);
+  expect(ines.errors).toEqual([]);
+  await ines.page.close();
+}, 40_000);
+
+test('server killed, reload, still away: the stop is there, and arrives once the server is back', async () => {
+  const ines = await signedIn(phone);
+  await ines.go('/jobs/demo-minibus/drop');
+  // The service worker must have the application before the power goes.
+  await ines.page.evaluate(async () => void (await navigator.serviceWorker.ready));
+  await ines.page.reload({ waitUntil: 'load' });
+  await ines.page.waitForSelector('[data-freed="60"]');
+  const before = (await entries(ines, 'demo-minibus')).length;
+  await shop.kill();
+  await ines.tap('[data-freed="60"]');
+  await ines.page.waitForSelector('[data-action=as-said]');
+  await ines.tap('[data-action=as-said]');
+  await ines.page.waitForSelector('[data-band=away]');
+  await ines.sees('2 entries are kept here');
+  await ines.page.reload({ waitUntil: 'load' });
+  await ines.sees('2 entries are kept here');
+  await ines.page.waitForSelector('[data-action=take-back]', { visible: true });
+  const said = await ines.page.$$eval('[data-action=take-back]', (list) => list.map((e) => e.textContent).join());
+  expect(said).toMatch(/lowered to|crept to|stop before/);
+  await shop.start();
+  await ines.page.waitForSelector('[data-band=away]', { hidden: true, timeout: 15_000 });
+  for (let i = 0; i < 60 && (await entries(ines, 'demo-minibus')).length < before + 2; i++) await wait(100);
+  const after = await entries(ines, 'demo-minibus');
+  expect(after.slice(before).map((e) => e.kind)).toEqual(['surprise', expect.stringMatching(/stopDone|crept/)]);
+  expect(await ines.api('/jobs/demo-minibus/chain')).toMatchObject({ brokenAt: null });
+  await ines.page.close();
+}, 60_000);
+
+test('two tablets at one job lose nothing, see each other, and never paint the same number', async () => {
+  const [ines, bo] = [await signedIn(phone), await signedIn(wide)];
+  for (const person of [ines, bo]) {
+    await person.go('/jobs/demo-pickup-2/bench');
+    await person.page.waitForSelector('[data-put=rag]');
+  }
+  const before = (await entries(ines, 'demo-pickup-2')).length;
+  await Promise.all([ines.tap('[data-put=rag]'), bo.tap('[data-put=lamp]')]);
+  for (const person of [ines, bo]) {
+    await person.sees('rag is still in');
+    await person.sees('lamp is still in');
+  }
+  const added = (await entries(ines, 'demo-pickup-2')).slice(before);
+  expect(added).toHaveLength(2);
+  const tags = added.map((e) => (e.kind === 'putIn' ? e.body.tag : null));
+  expect(new Set(tags).size).toBe(2);
+  await ines.page.close();
+  await bo.page.close();
+}, 40_000);
+
+test('what the server refuses is shown with what to do, never dropped', async () => {
+  const [ines, bo] = [await signedIn(phone), await signedIn(phone)];
+  await ines.go('/jobs/demo-van-4/drop');
+  await ines.page.waitForSelector('[data-action=take-back]');
+  await bo.go('/jobs/demo-van-4/drop');
+  await bo.page.waitForSelector('[data-action=take-back]');
+  // Ines goes on without a server and takes back; Bo meanwhile enters something newer.
+  await ines.page.setRequestInterception(true);
+  ines.page.on(
+    'request',
+    (request) => void (request.url().includes('/api/') && cut ? request.abort() : request.continue()),
+  );
+  let cut = true;
+  await ines.tap('[data-action=take-back]');
+  await ines.page.waitForSelector('[data-band=away]');
+  const n = (await entries(bo, 'demo-van-4')).length;
+  await bo.page.evaluate(() => document.querySelector<HTMLElement>('[data-action=off]')!.click());
+  await bo.tap('[data-put=rag]');
+  for (let i = 0; i < 40 && (await entries(bo, 'demo-van-4')).length === n; i++) await wait(80);
+  cut = false;
+  await ines.sees('Not taken: something was entered after it');
+  await ines.sees('To do: take back the newest entry first');
+  await ines.tapText('Seen');
+  await ines.page.waitForFunction(() => !document.body.innerText.includes('Not taken'));
+  await ines.page.close();
+  await bo.page.close();
+}, 40_000);
+
+test('over plain http on a name that is not loopback everything works but what needs a secure context', async () => {
+  const address = otherAddress();
+  const host = address ?? 'cradle.localtest';
+  const other = await (address ? launch() : launch());
+  try {
+    const page = await other.newPage();
+    await page.setViewport(phone);
+    const ines = new Person(page, `http://${host}:${shop.port}`);
+    await ines.signIn('Ines', '2580');
+    expect(await page.evaluate(() => [isSecureContext, 'randomUUID' in crypto, 'locks' in navigator])).toEqual([
+      false,
+      false,
+      false,
+    ]);
+    await ines.go('/next');
+    await ines.tapText('Behind the axle');
+    await ines.tapText('Leak');
+    await ines.tapText('Gauge lies');
+    await ines.tapText('The call');
+    await ines.sees('Record the complaint');
+    const jobId = ines.jobId();
+    for (let i = 0; i < 40; i++) {
+      const found = await ines.page.evaluate(async (id) => (await fetch(`/api/jobs/${id}/entries`)).status, jobId);
+      if (found === 200) break;
+      await wait(100);
+    }
+    expect((await entries(ines, jobId))[0]!.kind).toBe('opened');
+    expect(ines.errors).toEqual([]);
+  } finally {
+    await other.close();
+  }
+}, 40_000);
+
+test('an unknown job and an unknown page help instead of failing', async () => {
+  const ines = await signedIn(phone);
+  await ines.go('/jobs/nobody-knows-it/drop');
+  await ines.sees('There is no such job here');
+  await ines.go('/nowhere');
+  await ines.sees('There is no such page here');
+  await ines.tapText('Back to the bays');
+  await ines.sees('Next vehicle');
+  await ines.page.close();
+}, 30_000);
+
+test('a job file goes out and comes into an empty shop as the same record', async () => {
+  const ines = await signedIn(wide);
+  await ines.go('/jobs/demo-saloon/record');
+  await ines.page.waitForSelector('[data-record]');
+  const record = (p: Person) => p.page.$eval('[data-record]', (e) => (e as unknown as { innerText: string }).innerText);
+  const said = await record(ines);
+  const file = await ines.api<unknown>('/jobs/demo-saloon/file');
+  const empty = await openShop({ demo: false });
+  try {
+    const page = await (await browser.createBrowserContext()).newPage();
+    await page.setViewport(wide);
+    const ada = new Person(page, empty.base);
+    await ada.go('/');
+    await ada.sees('Nobody works here yet');
+    await ada.type('Your name', 'Ada');
+    await ada.type('A PIN', '1234');
+    await ada.tapText('Open the shop');
+    await ada.sees('Who is working?');
+    await ada.signIn('Ada', '1234');
+    const status = await page.evaluate(
+      async (text) =>
+        (
+          await fetch('/api/jobs/import', {
+            method: 'POST',
+            headers: { 'Content-Type': 'application/json' },
+            body: text,
+          })
+        ).status,
+      JSON.stringify(file),
+    );
+    expect(status).toBe(201);
+    await ada.go('/jobs/demo-saloon/record');
+    await page.waitForSelector('[data-record]');
+    // Made from the file alone; only the shop that shows it may have another name.
+    expect((await record(ada)).replace('The shop', 'Tarrow Quay Garage')).toBe(said);
+  } finally {
+    await empty.stop();
+  }
+  await ines.page.close();
+}, 60_000);
+
+test('the script of the first load is at most 200 kB gzip', () => {
+  const dist = new URL('../web/dist/', import.meta.url).pathname;
+  const html = readFileSync(`${dist}index.html`, 'utf8');
+  const scripts = [...html.matchAll(/(?:src|href)="\/(assets\/[^"]+\.js)"/g)].map((m) => m[1]!);
+  expect(scripts.length).toBeGreaterThan(0);
+  const size = scripts.reduce((sum, path) => sum + gzipSync(readFileSync(dist + path)).length, 0);
+  console.info(
+    `first load: ${(size / 1000).toFixed(0)} kB gzip in ${scripts.length} scripts of ${readdirSync(`${dist}assets`).length} files`,
+  );
+  expect(size).toBeLessThanOrEqual(200_000);
+});

@@ -1,0 +1,59 @@
+import { spawnSync } from 'node:child_process';
+import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+
+/** The rule about imports can fail: a house built wrong on purpose is caught at each border. */
+const root = new URL('..', import.meta.url).pathname;
+let house: string;
+
+beforeAll(() => {
+  mkdirSync(join(root, '.cradle'), { recursive: true });
+  house = mkdtempSync(join(root, '.cradle', 'house-'));
+  const write = (path: string, text: string) => {
+    mkdirSync(join(house, path, '..'), { recursive: true });
+    writeFileSync(join(house, path), text);
+  };
+  write(
+    'tsconfig.json',
+    '{ "compilerOptions": { "module": "preserve", "moduleResolution": "bundler", "allowImportingTsExtensions": true, "noEmit": true } }',
+  );
+  write('core/src/clock.ts', "import { readFileSync } from 'node:fs';\nexport const now = () => readFileSync('x');\n");
+  write('core/src/up.ts', "import { page } from '../../web/src/page.ts';\nexport const up = page;\n");
+  write('core/src/a.ts', "import { b } from './b.ts';\nexport const a = () => b;\n");
+  write('core/src/b.ts', "import { a } from './a.ts';\nexport const b = () => a;\n");
+  write('core/src/good.ts', 'export const good = 1;\n');
+  write('web/src/page.ts', "import { table } from '../../server/src/table.ts';\nexport const page = table;\n");
+  write('server/src/table.ts', "import { view } from '../../web/src/view.ts';\nexport const table = view;\n");
+  write('web/src/view.ts', "import { good } from '../../core/src/good.ts';\nexport const view = good;\n");
+});
+afterAll(() => rmSync(house, { recursive: true, force: true }));
+
+const broken = (): Set<string> => {
+  const bin = join(root, 'node_modules/dependency-cruiser/bin/dependency-cruise.mjs');
+  const run = spawnSync(
+    process.execPath,
+    [
+      bin,
+      '--config',
+      join(root, '.dependency-cruiser.cjs'),
+      '--output-type',
+      'json',
+      'core/src',
+      'server/src',
+      'web/src',
+    ],
+    { cwd: house, encoding: 'utf8' },
+  );
+  const { summary } = JSON.parse(run.stdout) as { summary: { violations: { rule: { name: string } }[] } };
+  return new Set(summary.violations.map((v) => v.rule.name));
+};
+
+test('each border is held', () => {
+  expect([...broken()].sort()).toEqual([
+    'core-knows-no-machine',
+    'core-stands-alone',
+    'no-circles',
+    'server-not-web',
+    'web-not-server',
+  ]);
+}, 30_000);

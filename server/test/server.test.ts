@@ -1,0 +1,282 @@
+import { QueryTypes } from 'sequelize';
+import { archetypes, type Entry } from '@iron-cradle/core';
+import { openShop, ownDatabase, type Shop } from '../../e2e/lib/server.ts';
+import { openDatabase } from '../src/db/connect.ts';
+
+/** A client as a tablet is one: its cookie, its ids. */
+class Tablet {
+  private cookie = '';
+  private n = 0;
+
+  constructor(
+    readonly shop: Shop,
+    readonly name: string,
+  ) {}
+
+  // The answers are of many shapes, and every test says what it expects of its own.
+  // eslint-disable-next-line @typescript-eslint/no-explicit-any
+  async call(method: string, path: string, body?: unknown): Promise<{ status: number; type: string; json: any }> {
+    const response = await fetch(`${this.shop.base}/api${path}`, {
+      method,
+      headers: { cookie: this.cookie, ...(body === undefined ? {} : { 'Content-Type': 'application/json' }) },
+      ...(body === undefined ? {} : { body: typeof body === 'string' ? body : JSON.stringify(body) }),
+    });
+    const set = response.headers.get('set-cookie');
+    if (set) this.cookie = set.split(';')[0]!;
+    const text = await response.text();
+    return {
+      status: response.status,
+      type: response.headers.get('content-type') ?? '',
+      json: text ? JSON.parse(text) : null,
+    };
+  }
+
+  signIn = (personId = 'ines', pin = '2580') => this.call('POST', '/session', { personId, pin });
+
+  entry(jobId: string, kind: string, body: unknown, by = 'ines'): Entry {
+    this.n += 1;
+    return {
+      id: `${this.name}-${jobId}-${this.n}`.padEnd(12, 'x'),
+      jobId,
+      at: new Date(1.7e12 + this.n * 1000).toISOString(),
+      by,
+      kind,
+      body,
+    } as Entry;
+  }
+
+  append = (jobId: string, entries: unknown[]) => this.call('POST', `/jobs/${jobId}/entries`, { entries });
+}
+
+const opened = { name: 'Van', complaint: 'pump', vehicle: archetypes[0]!, gauge: 0.5 };
+let shop: Shop;
+let one: Tablet;
+let two: Tablet;
+
+beforeAll(async () => {
+  shop = await openShop();
+  one = new Tablet(shop, 'one');
+  two = new Tablet(shop, 'two');
+  await one.signIn();
+  await two.signIn('bo', '1470');
+}, 60_000);
+afterAll(() => shop?.stop(), 30_000);
+
+describe('sign-in', () => {
+  test('nothing of a job without it; the PIN is not the hash', async () => {
+    const stranger = new Tablet(shop, 'none');
+    const refused = await stranger.call('GET', '/jobs');
+    expect([refused.status, refused.type]).toEqual([401, 'application/problem+json; charset=utf-8']);
+    expect(JSON.stringify(await stranger.call('GET', '/people'))).not.toContain('argon2');
+  });
+
+  test('attempts are limited, and a pause is a pause for the right PIN too', async () => {
+    const stranger = new Tablet(shop, 'guess');
+    for (let i = 0; i < 4; i++)
+      expect((await stranger.signIn('marit', '0000')).json.detail).toMatch(/left before a pause/);
+    expect((await stranger.signIn('marit', '0000')).json.detail).toMatch(/pause of one minute/);
+    expect((await stranger.signIn('marit', '3690')).status).toBe(429);
+  }, 20_000);
+
+  test('signing out ends the session', async () => {
+    const tablet = new Tablet(shop, 'out');
+    await tablet.signIn();
+    expect((await tablet.call('GET', '/session')).json.person.name).toBe('Ines');
+    await tablet.call('DELETE', '/session');
+    expect((await tablet.call('GET', '/jobs')).status).toBe(401);
+  });
+});
+
+describe('the log', () => {
+  test('gives a sequence, adds nothing when a request is repeated, and reads on from a number', async () => {
+    const batch = [one.entry('job-a', 'opened', opened), one.entry('job-a', 'note', { text: 'first' })];
+    expect((await one.append('job-a', batch)).json.accepted.map((a: { seq: number }) => a.seq)).toEqual([1, 2]);
+    expect((await one.append('job-a', batch)).json.accepted.map((a: { seq: number }) => a.seq)).toEqual([1, 2]);
+    expect((await one.call('GET', '/jobs/job-a/entries')).json.entries).toHaveLength(2);
+    expect((await one.call('GET', '/jobs/job-a/entries?since=1')).json.entries[0].body.text).toBe('first');
+  });
+
+  test('refuses an intention with what is owed and takes the rest of the request', async () => {
+    const { json } = await one.append('job-a', [
+      one.entry('job-a', 'signed', {}),
+      one.entry('job-a', 'gate', { gate: 1 }),
+      one.entry('job-a', 'note', { text: 'second' }),
+    ]);
+    expect(json.refused).toHaveLength(2);
+    expect(json.refused[0].owed.map((d: { key: string }) => d.key)).toContain('identity');
+    expect(json.refused[1].text).toContain('gate 1');
+    expect(json.accepted).toHaveLength(1);
+  });
+
+  test('a body that does not fit is refused with its field; a stranger’s entry too', async () => {
+    const { json } = await one.append('job-a', [
+      one.entry('job-a', 'fill', { litres: -4 }),
+      one.entry('job-a', 'note', { text: 'x' }, 'nobody'),
+      one.entry('job-a', 'dance', {}),
+    ]);
+    expect(json.refused.map((r: { text: string }) => r.text)).toEqual([
+      expect.stringContaining('body.litres'),
+      'nobody of that name works here',
+      expect.stringContaining('dance'),
+    ]);
+  });
+
+  test('an exception needs the lead’s own PIN given for that very item', async () => {
+    const body = { gate: 1, item: 'air', reason: 'outdoors', lead: 'bo', approval: 'made-up-approval' };
+    expect((await one.append('job-a', [one.entry('job-a', 'exception', body)])).json.refused[0].text).toContain('lead');
+    expect(
+      (await one.call('POST', '/approvals', { personId: 'bo', pin: '1470', jobId: 'job-a', gate: 1, item: 'air' }))
+        .status,
+    ).toBe(403);
+  });
+
+  test('two tablets appending at once lose nothing and the chain holds', async () => {
+    const write = (tablet: Tablet, by: string) =>
+      Array.from({ length: 20 }, (_, i) =>
+        tablet.append('job-a', [tablet.entry('job-a', 'note', { text: `${by} ${i}` }, by)]),
+      );
+    const results = await Promise.all([...write(one, 'ines'), ...write(two, 'bo')]);
+    expect(results.every((r) => r.json.accepted.length === 1)).toBe(true);
+    const { json } = await one.call('GET', '/jobs/job-a/entries');
+    const seqs = json.entries.map((e: Entry) => e.seq);
+    expect(seqs).toEqual(seqs.map((_: number, i: number) => i + 1));
+    expect(new Set(json.entries.map((e: Entry) => e.id)).size).toBe(43);
+    expect((await one.call('GET', '/jobs/job-a/chain')).json).toMatchObject({ length: 43, brokenAt: null });
+  }, 30_000);
+
+  test('each device has its own block of tag numbers', async () => {
+    const ask = (tablet: Tablet, device: string) => tablet.call('PUT', `/jobs/job-a/devices/${device}`);
+    const blocks = await Promise.all([ask(one, 'device-one'), ask(two, 'device-two'), ask(one, 'device-one')]);
+    expect(blocks[0]!.json.block).toBe(blocks[2]!.json.block);
+    expect(new Set(blocks.map((b) => b.json.block)).size).toBe(2);
+  });
+
+  test('events: what was missed since the last number, then what comes', async () => {
+    const controller = new AbortController();
+    const cookie = (one as unknown as { cookie: string }).cookie;
+    const response = await fetch(`${shop.base}/api/jobs/job-a/events`, {
+      headers: { cookie, 'Last-Event-ID': '41' },
+      signal: controller.signal,
+    });
+    const reader = response.body!.pipeThrough(new TextDecoderStream()).getReader();
+    let heard = '';
+    const until = async (text: string) => {
+      while (!heard.includes(text)) heard += (await reader.read()).value ?? '';
+    };
+    await until('id: 43');
+    expect(heard).not.toContain('id: 41\n');
+    await two.append('job-a', [two.entry('job-a', 'note', { text: 'heard at once' }, 'bo')]);
+    await until('heard at once');
+    controller.abort();
+  }, 20_000);
+});
+
+describe('the chain', () => {
+  test('a changed letter is found where it stands', async () => {
+    const db = await openDatabase(shop.db.url());
+    await db.sequelize.query("UPDATE entries SET body = REPLACE(body, 'first', 'worst') WHERE job_id = 'job-a'", {
+      type: QueryTypes.UPDATE,
+    });
+    expect((await one.call('GET', '/jobs/job-a/chain')).json.brokenAt).toBe(2);
+    await db.sequelize.query("UPDATE entries SET body = REPLACE(body, 'worst', 'first') WHERE job_id = 'job-a'", {
+      type: QueryTypes.UPDATE,
+    });
+    expect((await one.call('GET', '/jobs/job-a/chain')).json.brokenAt).toBeNull();
+    await db.sequelize.close();
+  });
+});
+
+describe('bad input', () => {
+  test('is problem+json without a stack', async () => {
+    for (const [method, path, body] of [
+      ['POST', '/session', '{"personId": 3'],
+      ['POST', '/session', { personId: 'ines', pin: 'abc' }],
+      ['GET', '/jobs/none/entries', undefined],
+      ['GET', '/jobs/job-a/entries?since=x', undefined],
+      ['GET', '/nowhere', undefined],
+      ['PUT', '/vehicles/van-9', { id: 'van-9' }],
+    ] as const) {
+      const answer = await one.call(method, path, body);
+      expect(answer.status).toBeGreaterThanOrEqual(400);
+      expect(answer.type).toContain('application/problem+json');
+      expect(JSON.stringify(answer.json)).not.toMatch(/\.ts|node_modules| at /);
+    }
+  });
+
+  test('a vehicle file is kept when it makes sense, and says where it does not', async () => {
+    const file = { ...structuredClone(archetypes[0]!), id: 'van-9', name: 'Van 9' };
+    expect((await one.call('PUT', '/vehicles/van-9', file)).status).toBe(200);
+    file.connections[0]!.slack.hi = 1;
+    expect((await one.call('PUT', '/vehicles/van-9', file)).json.errors[0].field).toBe('connections[0].slack');
+  });
+});
+
+describe('a job as a file', () => {
+  test('goes into an empty shop and is the same there; a changed one is refused', async () => {
+    const file = (await one.call('GET', '/jobs/demo-saloon/file')).json;
+    const empty = await openShop({ demo: false });
+    try {
+      const lead = new Tablet(empty, 'lead');
+      expect((await lead.call('POST', '/people', { name: 'Ada', role: 'lead', pin: '1234' })).status).toBe(201);
+      const [ada] = (await lead.call('GET', '/people')).json;
+      await lead.signIn(ada.id, '1234');
+      const changed = structuredClone(file);
+      changed.entries[3].at = '2020-01-01T00:00:00.000Z';
+      expect((await lead.call('POST', '/jobs/import', changed)).json.errors[0].field).toBe('entries[3]');
+      expect((await lead.call('POST', '/jobs/import', file)).status).toBe(201);
+      expect((await lead.call('POST', '/jobs/import', file)).status).toBe(409);
+      const back = (await lead.call('GET', '/jobs/demo-saloon/file')).json;
+      expect(back.entries).toEqual(file.entries);
+      expect([back.job, back.chain, back.people]).toEqual([file.job, file.chain, file.people]);
+    } finally {
+      await empty.stop();
+    }
+  }, 60_000);
+});
+
+describe('faults', () => {
+  test('database and server killed: every acknowledged entry is there', async () => {
+    const sent: string[] = [];
+    const acknowledged = new Set<string>();
+    for (let i = 0; i < 30; i++) {
+      const entry = one.entry('job-a', 'note', { text: `before the cut ${i}` });
+      sent.push(entry.id);
+      const answer = await one.append('job-a', [entry]).catch(() => null);
+      for (const a of answer?.json?.accepted ?? []) acknowledged.add(a.id);
+      if (i === 20) {
+        process.kill(shop.db.pid(), 'SIGKILL');
+        await shop.kill();
+        await shop.db.launch();
+        await shop.start();
+      }
+    }
+    const { json } = await one.call('GET', '/jobs/job-a/entries');
+    const there = new Set(json.entries.map((e: Entry) => e.id));
+    for (const id of acknowledged) expect(there.has(id)).toBe(true);
+    expect(acknowledged.size).toBeGreaterThanOrEqual(29);
+    expect(sent.length).toBe(30);
+    expect((await one.call('GET', '/jobs/job-a/chain')).json.brokenAt).toBeNull();
+  }, 60_000);
+
+  test('while the database is away the answer says so, and it recovers by itself', async () => {
+    process.kill(shop.db.pid(), 'SIGKILL');
+    const answer = await one.call('GET', '/jobs');
+    expect([answer.status, answer.type]).toEqual([503, 'application/problem+json; charset=utf-8']);
+    await shop.db.launch();
+    for (let i = 0; i < 40; i++) if ((await one.call('GET', '/jobs')).status === 200) break;
+    expect((await one.call('GET', '/jobs')).status).toBe(200);
+  }, 60_000);
+
+  test('two servers may start before one database at once', async () => {
+    const db = await ownDatabase();
+    try {
+      const opened = await Promise.all([openDatabase(db.url()), openDatabase(db.url())]);
+      for (const one of opened) {
+        expect(await one.models.Person.count()).toBe(0);
+        await one.sequelize.close();
+      }
+    } finally {
+      await db.stop();
+    }
+  }, 60_000);
+});

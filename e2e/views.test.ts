@@ -150,6 +150,7 @@ test('nothing threw an error on any view', () => expect(ines.errors).toEqual([])
     await show('/jobs/demo-pickup-2/refit', 'mm', 'day');
     await ines.tap('[data-action=up]');
     await ines.sees('last chance here');
+    await ines.page.evaluate(() => scrollTo(0, 0));
     await ines.picture('refit-phone');
     await ines.tap('[data-action=take-back]');
   }, 20_000);

@@ -90,9 +90,22 @@ export async function startMariaDb(folder, { restart = false } = {}) {
   let child = null;
   let stopping = false;
 
+  /** One that was already running is no child of ours: it is looked after by its number. */
+  const watch = (running) => {
+    const timer = setInterval(() => {
+      if (isOurs(running, folder)) return;
+      clearInterval(timer);
+      if (!stopping) void launch();
+    }, 1000);
+    timer.unref();
+  };
+
   const launch = async () => {
     const running = existsSync(pidFile) ? Number(readFileSync(pidFile, 'utf8')) : 0;
-    if (running && isOurs(running, folder) && (await answers(settings.port))) return running;
+    if (running && isOurs(running, folder) && (await answers(settings.port))) {
+      if (restart) watch(running);
+      return running;
+    }
     if (!running && (await answers(settings.port))) {
       settings.port = await freePort();
       writeFileSync(settingsFile, JSON.stringify(settings), { mode: 0o600 });

@@ -26,7 +26,7 @@ server.listen(config.port, config.host, () => {
   const address = server.address();
   const port = typeof address === 'object' && address ? address.port : config.port;
   console.log(`Iron Cradle is at http://${config.host === '0.0.0.0' ? 'localhost' : config.host}:${port}`);
-  process.send?.({ ready: true, port });
+  if (process.connected) process.send?.({ ready: true, port });
 });
 
 /** Ctrl-C and kill: no new requests, open streams closed, then the pool. */

@@ -11,6 +11,7 @@ import {
 import { logWriter, randomVehicle, seeded } from '@iron-cradle/core/rehearsal';
 import { archetypes } from '@iron-cradle/core';
 import { layoutHang } from './hang/layout.ts';
+import { bar, FULL } from './ladder/layout.ts';
 import { layoutWell, spread } from './well/layout.ts';
 
 /** A random vehicle some stops down; what is drawn must be what the core says. */
@@ -81,6 +82,19 @@ describe('the hang', () => {
         for (const b of lines)
           if (a !== b && a.label.y === b.label.y) expect(Math.abs(a.label.x - b.label.x)).toBeGreaterThan(20);
     }
+  });
+});
+
+describe('the ladder', () => {
+  test.each(seeds)('vehicle %d: solid for what is certain, hatched for what is guessed, shortest first', (seed) => {
+    const { holders } = hang(some(seed)).stop;
+    for (const holder of holders) {
+      const { solid, guessed } = bar(holder);
+      // Drawn lengths read back as the core's millimetres, as far as the scale goes.
+      expect(solid * FULL).toBeCloseTo(Math.min(FULL, holder.room.lo), 9);
+      expect((solid + guessed) * FULL).toBeCloseTo(Math.min(FULL, holder.room.hi), 9);
+    }
+    holders.slice(1).forEach((h, i) => expect(h.room.lo).toBeGreaterThanOrEqual(holders[i]!.room.lo));
   });
 });
 

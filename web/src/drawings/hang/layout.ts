@@ -53,8 +53,9 @@ export function layoutHang({ state, stop, ghost, width, height }: HangInput): Ha
   const { vehicle } = state;
   const here = Math.min(Math.max(stop.pose.f, stop.pose.r), vehicle.clear);
   const frame = { x: 24, y: 64, width: width - 130, height: 28 };
-  const scale = (frame.width - 84) / vehicle.length;
-  const tankHeight = Math.max(70, vehicle.tank.shape.height * scale);
+  // A low sheet takes a smaller tank, so that the drop can still be enlarged.
+  const scale = Math.min((frame.width - 84) / vehicle.length, (height * 0.26) / vehicle.tank.shape.height);
+  const tankHeight = vehicle.tank.shape.height * scale;
   const topGap = 26;
   const limits = stop.holders.map((h) => Math.min(h.limit.typ, vehicle.clear));
   const deepest = Math.max(60, here, ghost ?? 0, Math.min(vehicle.clear, Math.max(...limits, 60) + 10));
@@ -63,7 +64,12 @@ export function layoutHang({ state, stop, ghost, width, height }: HangInput): Ha
   const perMm = scale * enlarged;
   const y0 = frame.y + frame.height + topGap;
   const y = (drop: number) => y0 + drop * perMm;
-  const tank = { x: frame.x + 42, y: y(here), width: vehicle.length * scale, height: tankHeight };
+  const tank = {
+    x: frame.x + (frame.width - vehicle.length * scale) / 2,
+    y: y(here),
+    width: vehicle.length * scale,
+    height: tankHeight,
+  };
   const tightest = stop.holders[0]?.key;
   const on = vehicle.connections
     .filter((line) => isOn(state, line.id))
@@ -88,7 +94,7 @@ export function layoutHang({ state, stop, ghost, width, height }: HangInput): Ha
       path: sag(anchor, port, left.lo * perMm, side),
       guessed: left.lo !== left.hi,
       holds: tightest === `line:${line.id}`,
-      label: { x: port.x, y: 0, text: roomText(shortName(line.name), holder) },
+      label: { x: port.x, y: 0, text: roomText(shortName(line.name), holder, width > 600) },
     };
   });
   placeLabels(lines, tank);
@@ -129,7 +135,7 @@ export function layoutHang({ state, stop, ghost, width, height }: HangInput): Ha
     });
   const { lo, hi } = state.fuel.aboard;
   const level = (litres: number) => tank.y + tankHeight * (1 - levelShare(vehicle, litres));
-  const tickStep = deepest > 160 ? 50 : 20;
+  const tickStep = [20, 50, 100].find((step) => step * perMm >= 18) ?? 200;
   return {
     frame,
     tank,
@@ -149,11 +155,11 @@ export function layoutHang({ state, stop, ghost, width, height }: HangInput): Ha
   };
 }
 
-const roomText = (name: string, holder: Holder | undefined): string => {
+const roomText = (name: string, holder: Holder | undefined, long: boolean): string => {
   if (!holder) return name;
   const { lo, hi } = holder.room;
   if (Math.round(lo) === Math.round(hi)) return `${name} ${Math.round(lo)}`;
-  return `${name} ${Math.round(lo)}–${Math.round(hi)}, guessed`;
+  return `${name} ${Math.round(lo)}–${Math.round(hi)}${long ? ', guessed' : ''}`;
 };
 
 /** Ports that would fall on one another are moved apart along the tank. */

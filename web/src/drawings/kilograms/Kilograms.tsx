@@ -29,7 +29,7 @@ export function Kilograms({ call, alone, two }: { call: Call; alone: number; two
   return (
     <svg
       viewBox={`0 0 ${width} ${height}`}
-      className="w-full shrink-0"
+      className="w-full max-w-[44rem] shrink-0"
       role="img"
       aria-label={`now ${kg(call.now.mass.lo)} to ${kg(call.now.mass.hi)} kilograms, drained ${kg(call.drained.mass.lo)} to ${kg(call.drained.mass.hi)}; alone up to ${alone}, two up to ${two}`}
     >
@@ -37,7 +37,7 @@ export function Kilograms({ call, alone, two }: { call: Call; alone: number; two
         <HatchDefs id={hatch} />
       </defs>
       <path d={`M${x(alone)} 6V106M${x(two)} 6V106`} stroke="var(--ink)" strokeWidth="2" strokeDasharray="4 4" />
-      <text x={x(alone) + 7} y="16" fontSize="16" fill="var(--ink)" className="[font-stretch:85%]">
+      <text x={x(alone) - 7} y="16" textAnchor="end" fontSize="16" fill="var(--ink)" className="[font-stretch:85%]">
         alone up to {alone}
       </text>
       <text x={x(two) + 7} y="16" fontSize="16" fill="var(--ink)" className="[font-stretch:85%]">

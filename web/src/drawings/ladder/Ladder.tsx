@@ -1,6 +1,7 @@
 import { shortName, type Holder } from '@iron-cradle/core';
 import type { ReactNode } from 'react';
 import { Paint, Shape } from '../../look/Shapes.tsx';
+import { bar } from './layout.ts';
 
 export type Seen = 'tight' | 'nearly' | null;
 
@@ -14,9 +15,7 @@ interface LadderProps {
   next?: string | undefined;
 }
 
-/** Most room drawn to scale, mm. */
-const FULL = 120;
-const share = (mm: number) => `${(Math.min(FULL, Math.max(0, mm)) / FULL) * 100}%`;
+const percent = (share: number): string => `${share * 100}%`;
 
 /** Room left, a bar a line, shortest first: solid for what it gives for certain, hatched for what is only guessed. */
 export function Ladder({ holders, seen, onSeen, end, next }: LadderProps) {
@@ -24,6 +23,7 @@ export function Ladder({ holders, seen, onSeen, end, next }: LadderProps) {
     <ul className="ruled" aria-label="room left, millimetres">
       {holders.map((holder, i) => {
         const { lo, hi } = holder.room;
+        const { solid, guessed } = bar(holder);
         const tight = seen[holder.key] ?? null;
         const bad = i === 0 || tight !== null;
         const figure =
@@ -59,12 +59,12 @@ export function Ladder({ holders, seen, onSeen, end, next }: LadderProps) {
             <span className="relative h-6 min-w-0 flex-1">
               <span
                 className={`absolute inset-y-0 left-0 min-w-1 ${bad ? 'bg-halt' : 'bg-ink'}`}
-                style={{ width: share(lo) }}
+                style={{ width: percent(solid) }}
               />
-              {hi > lo && (
+              {guessed > 0 && (
                 <span
                   className="absolute inset-y-0 border border-ink bg-[repeating-linear-gradient(135deg,var(--quiet)_0_1.5px,transparent_1.5px_6px)]"
-                  style={{ left: share(lo), width: `calc(${share(hi)} - ${share(lo)})` }}
+                  style={{ left: percent(solid), width: percent(guessed) }}
                 />
               )}
             </span>

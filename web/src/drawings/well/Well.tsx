@@ -20,7 +20,8 @@ interface WellProps {
   here: number;
   clear: number;
   ahead?: readonly { drop: number; names: string[] }[];
-  station: StationId;
+  /** Where the person is; null on paper. */
+  station: StationId | null;
   done: readonly StationId[];
   /** Is the tank on its way up? */
   up: boolean;
@@ -121,7 +122,7 @@ export function Well(props: WellProps) {
           </g>
         ))}
         <path
-          d={up ? `M${at.right - 3} ${hereY}h22` : `M${at.left - 18} ${hereY}h18`}
+          d={up ? `M${at.right - 20} ${hereY}h20` : `M${at.left - 18} ${hereY}h18`}
           stroke="var(--ink)"
           strokeWidth="6"
         />

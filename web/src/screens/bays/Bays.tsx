@@ -132,7 +132,7 @@ function Bay({
       <div className="flex items-start justify-between gap-4">
         <div className="flex items-center gap-3">
           {bay.kind === 'two-post' && <Post />}
-          <Chassis mounting={job.mounting} tankOff={job.tankOff} height={270} />
+          <Chassis mounting={job.mounting} tankOff={job.tankOff} height={310} />
           {bay.kind === 'two-post' && <Post />}
         </div>
         <div>

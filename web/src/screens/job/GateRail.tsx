@@ -38,7 +38,7 @@ export function GateRail({ gate, pass, onPassed, body }: GateRailProps) {
     onPassed();
   };
   return (
-    <section aria-label={`gate ${gate}, ${gateTitles[gate]}`} className="flex min-h-0 flex-1 flex-col">
+    <section aria-label={`gate ${gate}, ${gateTitles[gate]}`} className="flex min-h-full flex-1 flex-col">
       <ol className="flex px-2 pt-4 mid:px-4">
         {judged.map((j, i) => (
           <li key={j.item.id} className="relative flex-1 text-center">
@@ -68,7 +68,7 @@ export function GateRail({ gate, pass, onPassed, body }: GateRailProps) {
         <p className="max-w-prose pt-1 text-quiet">{current.item.caution}</p>
         <div className="pt-4">{body?.(current)}</div>
       </div>
-      <div className="grid gap-3 border-t border-rule bg-sheet p-4 mid:p-6">
+      <div className="sticky bottom-0 z-10 grid gap-3 border-t border-rule bg-sheet p-4 mid:p-6">
         <div className="min-h-16">
           <VerdictView
             key={current.item.id}

@@ -21,6 +21,9 @@ const screens: Record<StationId, React.LazyExoticComponent<() => React.ReactNode
   prove: lazy(() => import('./prove/Prove.tsx')),
 };
 
+/** Stations whose frame fills the screen of an upright tablet. */
+const atTheTank = new Set<StationId>(['drop', 'bench', 'refit', 'prove']);
+
 /** One job: its bar, what is wrong, and the station that was asked for. */
 export function JobScreen() {
   const { jobId = '', station } = useParams();
@@ -53,7 +56,7 @@ export function JobScreen() {
   const kind = mountings.find((m) => m.id === state.vehicle.mounting);
   return (
     <JobContextOf.Provider value={context}>
-      <div className="flex min-h-dvh flex-col wide:h-dvh">
+      <div className={`flex min-h-dvh flex-col wide:h-dvh ${atTheTank.has(here) ? 'mid:h-dvh' : ''}`}>
         <TopBar title={state.name} hint={stationNames[here]} to="/">
           <span className="hidden truncate text-quiet wide:block">
             {kind?.name.toLowerCase()}, {complaintOf(state.complaint).name.toLowerCase()}
@@ -61,7 +64,7 @@ export function JobScreen() {
           <Waits />
           <button
             type="button"
-            className="grid h-11 shrink-0 place-items-center wide:hidden"
+            className="grid h-11 shrink-0 place-items-center mid:hidden"
             aria-label="show the well"
             onClick={() => setWellOpen(true)}
           >

@@ -46,7 +46,7 @@ export function RecordPage({ record }: { record: JobRecord }) {
           chords={chords}
           here={state.pose.f}
           clear={state.vehicle.clear}
-          station="prove"
+          station={null}
           done={state.signed ? stations : []}
           up={state.out}
           width={280}

@@ -29,7 +29,7 @@ export default function Bench() {
         </div>
       )}
       now={
-        <div className="min-h-0 flex-1 overflow-y-auto">
+        <div className="flex min-h-full flex-col">
           <div className="p-4 mid:hidden">
             <h1 className="pb-3 text-32">On the bench</h1>
             {body}

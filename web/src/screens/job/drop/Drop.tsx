@@ -55,51 +55,53 @@ export default function Drop() {
         band={band}
         stage={(size) => <Hang state={state} stop={stop} ghost={descent.ghost} {...size} />}
         now={
+          <div className="px-4 pt-3 wide:px-5">
+            {down ? (
+              <div className="py-4">
+                <h1 className="text-32">The tank is down.</h1>
+                <p className="pt-2 text-quiet">
+                  Slide it out, tie up what hangs, cap what is open, and clean the top before any opening.
+                </p>
+              </div>
+            ) : (
+              <>
+                <StopHead descent={descent} />
+                {held && <Held descent={descent} />}
+                <StopList descent={descent} />
+                {!held && <RoomLeft descent={descent} />}
+              </>
+            )}
+          </div>
+        }
+        act={
           <>
-            <div className="min-h-0 flex-1 overflow-y-auto px-4 pt-3 wide:px-5">
-              {down ? (
-                <div className="py-4">
-                  <h1 className="text-32">The tank is down.</h1>
-                  <p className="pt-2 text-quiet">
-                    Slide it out, tie up what hangs, cap what is open, and clean the top before any opening.
-                  </p>
-                </div>
-              ) : (
-                <>
-                  <StopHead descent={descent} />
-                  {held && <Held descent={descent} />}
-                  <StopList descent={descent} />
-                  {!held && <RoomLeft descent={descent} />}
-                </>
-              )}
-            </div>
-            <div className="sticky bottom-0 grid gap-3 border-t border-rule bg-sheet p-4 wide:px-5">
-              {!down && (
-                <div className="grid grid-cols-3 gap-3">
-                  <button type="button" className="btn" data-action="higher" onClick={() => descent.step(-10)}>
-                    10 higher
-                  </button>
-                  <button type="button" className="btn" data-action="lower" onClick={() => descent.step(10)}>
-                    10 lower
-                  </button>
-                  <button type="button" className="btn" data-action="off" onClick={() => setOff(true)}>
-                    <span className="reading">{openCount}</span> off
-                  </button>
-                </div>
-              )}
-              {!down && (
-                <button type="button" className="btn btn-halt" data-action="holds" onClick={() => setHolding(true)}>
-                  {stop.kind === 'creep' ? 'It came taut, or something holds' : 'Something holds'}
+            {!down && (
+              <div className="grid grid-cols-3 gap-3">
+                <button type="button" className="btn" data-action="higher" onClick={() => descent.step(-10)}>
+                  10 higher
                 </button>
-              )}
-              {(!held || down) && (
+                <button type="button" className="btn" data-action="lower" onClick={() => descent.step(10)}>
+                  10 lower
+                </button>
+                <button type="button" className="btn" data-action="off" onClick={() => setOff(true)}>
+                  <span className="reading">{openCount}</span> off
+                </button>
+              </div>
+            )}
+            {!down && (
+              <button type="button" className="btn btn-halt" data-action="holds" onClick={() => setHolding(true)}>
+                {stop.kind === 'creep' ? 'It came taut, or something holds' : 'Something holds'}
+              </button>
+            )}
+            {(!held || down) && (
+              <div className="mid:col-span-2 wide:col-span-1">
                 <Strap data-action="as-said" onClick={go}>
                   {down ? 'On to the bench' : strapWords(stop, bundle)}
                 </Strap>
-              )}
-              <div className="mid:hidden">
-                <TakeBack />
               </div>
+            )}
+            <div className="mid:hidden">
+              <TakeBack />
             </div>
           </>
         }

@@ -14,7 +14,7 @@ export function CallRow({
 }) {
   const [open, setOpen] = useState(false);
   return (
-    <div className="py-2">
+    <div className="py-1">
       <div className="flex items-center gap-3">
         <div className="min-w-0 flex-1 gap-6 mid:flex mid:items-baseline">
           <p className="narrow w-60 shrink-0 text-20">{name}</p>

@@ -26,7 +26,7 @@ export default function Plan() {
   return (
     <div className="flex flex-1 wide:overflow-hidden">
       <StationRail now="plan" />
-      <main className="flex min-w-0 flex-1 flex-col bg-sheet px-4 pb-4 pt-5 mid:px-11 mid:pt-8 wide:overflow-y-auto">
+      <main className="flex min-w-0 flex-1 flex-col bg-sheet px-4 pb-3 pt-5 mid:px-11 mid:pt-6 wide:overflow-y-auto">
         <h1 className="pb-4 text-32 mid:text-48">{call.headline}</h1>
         <Kilograms call={call} {...kilograms} />
         <div className="ruled mt-4 border-t border-rule">
@@ -74,7 +74,7 @@ export default function Plan() {
             </CallRow>
           )}
         </div>
-        <div className="mt-auto grid gap-3 pt-5 mid:grid-cols-2">
+        <div className="mt-auto grid gap-3 pt-4 mid:grid-cols-2">
           <button type="button" className="btn min-h-18" onClick={() => setTesting(true)}>
             {told
               ? `Test: ${told.result === 'shown' ? 'shows the complaint' : told.result === 'notShown' ? 'does not show it' : 'not run'}`

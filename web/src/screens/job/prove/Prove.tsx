@@ -39,7 +39,7 @@ export default function Prove() {
         </div>
       )}
       now={
-        <div className="flex min-h-0 flex-1 flex-col wide:overflow-y-auto">
+        <div className="flex min-h-full flex-col">
           <div className="p-4 mid:hidden">
             <h1 className="pb-4 text-32">Prove it</h1>
             {body}

@@ -49,6 +49,10 @@ export default function Refit() {
     { key: 'o', does: 'what is off', run: () => setOff(true) },
     { key: '0–9', does: 'a tag’s number opens it', run: () => undefined },
   ]);
+  const lower = {
+    f: Math.min(state.vehicle.clear, state.pose.f + 10),
+    r: Math.min(state.vehicle.clear, state.pose.r + 10),
+  };
   const vapour = vapourFrom(state);
   const holders = holdersAt(bindings(state), state.pose.f);
   const word = stop.kind === 'test' ? 'Test stop' : stop.kind === 'home' ? 'Home' : 'On the way up';
@@ -73,101 +77,94 @@ export default function Refit() {
         )}
         now={
           gateDue ? (
-            <div className="min-h-0 flex-1 overflow-y-auto">
-              <GateRail gate={4} pass="Gate 4: key may be turned" onPassed={() => undefined} />
-            </div>
+            <GateRail gate={4} pass="Gate 4: key may be turned" onPassed={() => undefined} />
           ) : testDue ? (
             <TestStop />
           ) : (
-            <>
-              <div className="min-h-0 flex-1 overflow-y-auto px-4 pt-3 wide:px-5">
-                <div className="border-b-2 border-ink pb-2" aria-live="polite">
-                  <p className="flex justify-between gap-3 text-quiet">
-                    <span>{word}</span>
-                    {test !== null && !state.gates[4].passed && test > 0 && <span>test stop at {test}</span>}
-                  </p>
-                  <h1 className="reading text-64 font-semibold leading-none" data-height={stop.pose.f}>
-                    {stop.pose.f}
-                    <span className="narrow pl-2 text-24"> mm</span>
-                  </h1>
-                </div>
-                {!state.out && (
-                  <p className="py-3 text-quiet">The tank has not been down yet. Its way up begins on the bench.</p>
-                )}
-                {finished ? (
-                  <p className="narrow py-4 text-24">
-                    Everything that came off is back or put off. Now prove it, joint by joint.
-                  </p>
-                ) : (
-                  <UpList items={stop.items} state={state} here={!mustRaise} onTag={setTag} />
-                )}
-                {stop.lostNext && !finished && (
-                  <p className="py-2 text-quiet">
-                    Lost from reach next: {shortName(stop.lostNext.name)}, above {stop.lostNext.by} mm.
-                  </p>
-                )}
+            <div className="px-4 pt-3 wide:px-5">
+              <div className="border-b-2 border-ink pb-2" aria-live="polite">
+                <p className="flex justify-between gap-3 text-quiet">
+                  <span>{word}</span>
+                  {test !== null && !state.gates[4].passed && test > 0 && <span>test stop at {test}</span>}
+                </p>
+                <h1 className="reading text-64 font-semibold leading-none" data-height={stop.pose.f}>
+                  {stop.pose.f}
+                  <span className="narrow pl-2 text-24"> mm</span>
+                </h1>
               </div>
-              <div className="sticky bottom-0 grid gap-3 border-t border-rule bg-sheet p-4 wide:px-5">
-                {item && (
-                  <p className="leading-tight" aria-live="polite">
-                    <span className="narrow block text-20">
-                      {shortName(item.name)}
-                      {item.tag ? ` ${item.tag}` : ''}: {item.hint}.
+              {!state.out && (
+                <p className="py-3 text-quiet">The tank has not been down yet. Its way up begins on the bench.</p>
+              )}
+              {finished ? (
+                <p className="narrow py-4 text-24">
+                  Everything that came off is back or put off. Now prove it, joint by joint.
+                </p>
+              ) : (
+                <UpList items={stop.items} state={state} here={!mustRaise} onTag={setTag} />
+              )}
+              {stop.lostNext && !finished && (
+                <p className="py-2 text-quiet">
+                  Lost from reach next: {shortName(stop.lostNext.name)}, above {stop.lostNext.by} mm.
+                </p>
+              )}
+            </div>
+          )
+        }
+        act={
+          !gateDue &&
+          !testDue && (
+            <>
+              {item && (
+                <p className="leading-tight mid:col-span-2 wide:col-span-1" aria-live="polite">
+                  <span className="narrow block text-20">
+                    {shortName(item.name)}
+                    {item.tag ? ` ${item.tag}` : ''}: {item.hint}.
+                  </span>
+                  {item.by !== null && (
+                    <span className="text-quiet">
+                      {item.sure
+                        ? `Higher than ${item.by} no hand gets there.`
+                        : `Only guessed: reach it here, or go 10 lower and try again.`}
                     </span>
-                    {item.by !== null && (
-                      <span className="text-quiet">
-                        {item.sure
-                          ? `Higher than ${item.by} no hand gets there.`
-                          : `Only guessed: reach it here, or go 10 lower and try again.`}
-                      </span>
-                    )}
-                  </p>
-                )}
-                <div className="grid grid-cols-3 gap-3">
-                  <button
-                    type="button"
-                    className="btn"
-                    disabled={!item}
-                    onClick={() => item && void enter('deferred', { key: item.key, until: 'the tank is home' })}
-                  >
-                    Can’t yet
-                  </button>
-                  <button
-                    type="button"
-                    className="btn"
-                    data-action="lower"
-                    disabled={!state.out}
-                    onClick={() =>
-                      void enter('moved', {
-                        to: {
-                          f: Math.min(state.vehicle.clear, state.pose.f + 10),
-                          r: Math.min(state.vehicle.clear, state.pose.r + 10),
-                        },
-                        why: 'lowered',
-                      })
-                    }
-                  >
-                    10 lower
-                  </button>
-                  <button type="button" className="btn" onClick={() => setOff(true)}>
-                    <span className="reading">
-                      {state.items.filter((i) => i.state !== 'closed' && i.state !== 'deviation').length}
-                    </span>{' '}
-                    off
-                  </button>
-                </div>
-                <Strap data-action="up" onClick={go}>
-                  {!state.out
-                    ? 'Go to the way down'
-                    : finished
-                      ? 'Prove it'
-                      : item
-                        ? `${item.tag ? `${item.tag} ` : ''}${shortName(item.name)} is home`
-                        : `Raise to ${stop.pose.f}`}
-                </Strap>
-                <div className="mid:hidden">
-                  <TakeBack />
-                </div>
+                  )}
+                </p>
+              )}
+              <div className="grid grid-cols-3 gap-3">
+                <button
+                  type="button"
+                  className="btn"
+                  disabled={!item}
+                  onClick={() => item && void enter('deferred', { key: item.key, until: 'the tank is home' })}
+                >
+                  Can’t yet
+                </button>
+                <button
+                  type="button"
+                  className="btn"
+                  data-action="lower"
+                  disabled={!state.out}
+                  onClick={() => void enter('moved', { to: lower, why: 'lowered' })}
+                >
+                  10 lower
+                </button>
+                <button type="button" className="btn" onClick={() => setOff(true)}>
+                  <span className="reading">
+                    {state.items.filter((i) => i.state !== 'closed' && i.state !== 'deviation').length}
+                  </span>{' '}
+                  off
+                </button>
+              </div>
+              <Strap data-action="up" onClick={go}>
+                {!state.out
+                  ? 'Go to the way down'
+                  : finished
+                    ? 'Prove it'
+                    : item
+                      ? `${item.tag ? `${item.tag} ` : ''}${shortName(item.name)} is home`
+                      : `Raise to ${stop.pose.f}`}
+              </Strap>
+              <div className="mid:hidden">
+                <TakeBack />
               </div>
             </>
           )

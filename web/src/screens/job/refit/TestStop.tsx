@@ -15,8 +15,8 @@ export function TestStop() {
       note: words.trim() ? `${note}: ${words.trim()}` : note,
     });
   return (
-    <div className="flex min-h-0 flex-1 flex-col">
-      <div className="flex-1 overflow-y-auto p-4 wide:p-5">
+    <div className="flex min-h-full flex-col">
+      <div className="flex-1 p-4 wide:p-5">
         <h1 className="pb-2 text-32">Key on: what do you see?</h1>
         <p className="pb-4 text-quiet">
           Prime by switching the key on and off. Does the gauge move? Look at every top joint with a cold light, tray

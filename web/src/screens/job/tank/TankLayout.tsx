@@ -13,15 +13,17 @@ interface TankLayoutProps {
   band?: ReactNode;
   /** The drawing in the middle of wide screens. */
   stage: (size: { width: number; height: number }) => ReactNode;
-  /** What is to be done, with the main action at its foot. */
+  /** What is to be done. */
   now: ReactNode;
+  /** The controls, with the main action at the foot of the screen. */
+  act?: ReactNode;
 }
 
 /**
  * The frame of the stations at the tank. Wide: well, stage, now, tags on the wire at the foot. Upright tablet: now on
  * top, stage, well and tags side by side. Phone: now alone; the rest is a tap away.
  */
-export function TankLayout({ station, band, stage, now }: TankLayoutProps) {
+export function TankLayout({ station, band, stage, now, act }: TankLayoutProps) {
   const { state, jobId } = useJob();
   const [tag, setTag] = useState<string | null>(null);
   const [well, wellSize] = useSize<HTMLDivElement>();
@@ -29,45 +31,42 @@ export function TankLayout({ station, band, stage, now }: TankLayoutProps) {
   const ahead = useMemo(() => (state.out ? [] : marksAhead(planDescent(state))), [state]);
   useTagNumber(state, setTag);
   return (
-    <div className="flex min-h-0 flex-1 flex-col wide:overflow-hidden">
-      <div className="grid min-h-0 flex-1 mid:grid-cols-[15rem_minmax(0,1fr)] wide:grid-cols-[15rem_minmax(0,1fr)_22.5rem]">
-        <div
-          ref={well}
-          className="hidden overflow-hidden border-r border-rule mid:row-start-2 mid:block mid:min-h-[34rem] wide:row-start-1 wide:min-h-0"
-        >
-          {wellSize.height > 100 && (
-            <Well
-              chords={chords(state)}
-              here={Math.max(state.pose.f, state.pose.r)}
-              clear={state.vehicle.clear}
-              ahead={ahead}
-              station={station}
-              done={stationsDone(state)}
-              up={state.out}
-              to={(id) => `/jobs/${jobId}/${id}`}
-              height={Math.min(wellSize.height, 720)}
-            />
-          )}
-        </div>
-        <div className="hidden min-h-0 flex-col bg-sheet mid:row-start-2 mid:flex wide:row-start-1">
-          {band}
-          <div ref={box} className="min-h-0 flex-1 overflow-hidden">
-            {boxSize.height > 120 && stage(boxSize)}
-          </div>
-        </div>
-        <section
-          aria-label="now"
-          className="flex min-h-0 flex-col border-rule mid:col-span-2 mid:row-start-1 mid:border-b wide:col-span-1 wide:col-start-3 wide:border-b-0 wide:border-l wide:bg-sheet"
-        >
-          <div className="mid:hidden">{band}</div>
-          {now}
-        </section>
+    <div className="tank-grid">
+      <div ref={well} className="hidden min-h-0 overflow-hidden border-r border-rule [grid-area:well] mid:block">
+        {wellSize.height > 100 && (
+          <Well
+            chords={chords(state)}
+            here={Math.max(state.pose.f, state.pose.r)}
+            clear={state.vehicle.clear}
+            ahead={ahead}
+            station={station}
+            done={stationsDone(state)}
+            up={state.out}
+            to={(id) => `/jobs/${jobId}/${id}`}
+            height={Math.min(wellSize.height, 720)}
+          />
+        )}
       </div>
-      <footer className="hidden h-31 shrink-0 border-t-2 border-ink mid:flex">
-        <div className="min-w-0 flex-1">
+      <div className="[grid-area:band]">{band}</div>
+      <div ref={box} className="hidden min-h-0 overflow-hidden bg-sheet [grid-area:stage] mid:block">
+        {boxSize.height > 120 && stage(boxSize)}
+      </div>
+      <section
+        aria-label="now"
+        className="min-h-0 border-rule [grid-area:now] mid:overflow-y-auto mid:border-b wide:border-b-0 wide:border-l wide:bg-sheet"
+      >
+        {now}
+      </section>
+      {act && (
+        <div className="sticky bottom-0 z-10 grid gap-3 border-t border-rule bg-sheet p-4 [grid-area:act] mid:static mid:grid-cols-2 wide:grid-cols-1 wide:border-l wide:px-5">
+          {act}
+        </div>
+      )}
+      <footer className="hidden min-h-0 border-t-2 border-ink [grid-area:wire] mid:flex mid:flex-col wide:flex-row">
+        <div className="min-h-0 min-w-0 flex-1">
           <Wire state={state} onTag={setTag} />
         </div>
-        <div className="flex w-56 shrink-0 items-center p-3">
+        <div className="flex shrink-0 items-center p-3 wide:w-56">
           <TakeBack boxed />
         </div>
       </footer>

@@ -10,3 +10,4 @@ export * from './handling/index.ts';
 export * from './job/index.ts';
 export * from './stops/index.ts';
 export * from './call/index.ts';
+export * from './summary/index.ts';

@@ -1,4 +1,4 @@
-import { gridDown } from '../stops/margins.ts';
+import { gridDown, gridUp } from '../stops/margins.ts';
 import type { Way } from '../vehicle/index.ts';
 import { lineOf, splitKey } from './names.ts';
 import type { BackBy, JobState, LedgerItem } from './types.ts';
@@ -9,18 +9,36 @@ export function makeWay(state: Pick<JobState, 'vehicle'>, lineId: string, parted
   return line?.make.find((way) => way.id === partedBy) ?? line?.make[0];
 }
 
-/**
- * By which drop a thing must be back: above it no hand gets there (its reach at the far end while guessed), but never
- * lower than the line itself lets it be made. Without such a limit it goes back at home, or before its event.
- */
+/** The drops between which an open line can be made, mm on the grid. */
+export interface MakeWindow {
+  /** Higher than this the hand is lost: its reach at the far end while guessed; 0 where it never is. */
+  from: number;
+  /** Lower than this the line does not reach its port for certain. */
+  to: number;
+  /** Reach and length overlap for certain; where not, both ends are what the line is known to let. */
+  sure: boolean;
+  way: Way | undefined;
+}
+
+/** Where an open line can be made: within its reach and no deeper than its own slack is known to let. */
+export function makeWindow(
+  state: Pick<JobState, 'vehicle' | 'slack'>,
+  item: Pick<LedgerItem, 'key' | 'way'>,
+): MakeWindow {
+  const { id } = splitKey(item.key);
+  const way = makeWay(state, id, item.way);
+  const reach = way ? gridUp(way.reachFrom.hi) : 0;
+  const to = gridDown(state.slack[id]?.lo ?? 0);
+  return { from: Math.min(reach, to), to, sure: reach <= to, way };
+}
+
+/** By which drop a thing must be back. Without a limit it goes back at home, or before its event. */
 export function backBy(state: JobState, item: LedgerItem): BackBy {
   if (item.kind === 'thing' || item.kind === 'loose') return item.back;
   if (item.kind !== 'line') return { event: 'home' };
-  const { id } = splitKey(item.key);
-  const way = makeWay(state, id, item.way);
+  const { from, way } = makeWindow(state, item);
   if (!way || way.reachFrom.hi === 0) return { event: 'home' };
-  const room = gridDown(state.slack[id]!.lo);
-  return { drop: Math.min(way.reachFrom.hi, room), guessed: way.reachFrom.lo !== way.reachFrom.hi };
+  return { drop: from, guessed: way.reachFrom.lo !== way.reachFrom.hi };
 }
 
 /** Number by which the wire is sorted: deepest first, then named events, then home, supports before what was in the way. */

@@ -1,33 +1,22 @@
 import { commonPractice } from '../basis/index.ts';
-import { makeWay } from '../job/back.ts';
+import { makeWindow, type MakeWindow } from '../job/back.ts';
 import { keyOf, splitKey } from '../job/names.ts';
 import type { LedgerItem } from '../job/types.ts';
 import { estimateOf } from '../vehicle/index.ts';
 import { makingHint } from './hints.ts';
 import { drop } from './limits.ts';
-import { gridDown, gridUp } from './margins.ts';
+import { gridUp } from './margins.ts';
 import type { TankState, UpItem, UpStop } from './types.ts';
 
-interface Window {
+interface Window extends MakeWindow {
   item: LedgerItem;
-  /** Reach begins here for certain, mm; 0 where the hand is never lost. */
-  from: number;
-  /** The line reaches its port down to here for certain, mm. */
-  to: number;
-  sure: boolean;
 }
 
-/** Where each open line can be made: within its reach and no deeper than its own slack. */
+/** Where each open line can be made, the first to be lost first. */
 function windows(state: TankState): Window[] {
   return state.items
     .filter((item) => item.kind === 'line' && (item.state === 'open' || item.state === 'deferred'))
-    .map((item) => {
-      const id = splitKey(item.key).id;
-      const way = makeWay(state, id, item.way);
-      const reach = way ? gridUp(way.reachFrom.hi) : 0;
-      const to = gridDown(state.slack[id]!.lo);
-      return { item, from: Math.min(reach, to), to, sure: reach <= to };
-    })
+    .map((item) => ({ item, ...makeWindow(state, item) }))
     .sort((a, b) => b.from - a.from || (a.item.key < b.item.key ? -1 : 1));
 }
 
@@ -45,11 +34,9 @@ export function testStop(state: TankState): number | null {
   );
   if (tops.length === 0) return null;
   const lowest = tops.map((item) => {
-    const id = splitKey(item.key).id;
-    const line = state.vehicle.connections.find((c) => c.id === id)!;
-    const way = makeWay(state, id, item.way);
-    const wanted = Math.max(gridUp(line.visibleFrom.hi), way ? gridUp(way.reachFrom.hi) : 0);
-    return { wanted, room: gridDown(state.slack[id]!.lo) };
+    const line = state.vehicle.connections.find((c) => keyOf('line', c.id) === item.key)!;
+    const { way, to } = makeWindow(state, item);
+    return { wanted: Math.max(gridUp(line.visibleFrom.hi), way ? gridUp(way.reachFrom.hi) : 0), room: to };
   });
   return Math.min(Math.max(...lowest.map((l) => l.wanted)), ...lowest.map((l) => l.room));
 }
@@ -88,10 +75,9 @@ export function upStopAt(state: TankState, to: number, kind: UpStop['kind'], ope
 }
 
 function upItem(state: TankState, window: Window, lastChance: boolean): UpItem {
-  const { item, from, sure } = window;
+  const { item, from, sure, way } = window;
   const id = splitKey(item.key).id;
   const line = state.vehicle.connections.find((c) => c.id === id)!;
-  const way = makeWay(state, id, item.way);
   return {
     key: item.key,
     name: item.name,

@@ -9,12 +9,12 @@ import {
   type JobState,
   type Refusal,
   type ShopKilograms,
+  summaryOf,
 } from '@iron-cradle/core';
 import { checkBody, entryBodies } from '@iron-cradle/core/entries';
 import { inTransaction, type Database } from '../db/connect.ts';
 import type { Job } from '../db/models.ts';
 import { entryOf, GENESIS, hashOf } from './chain.ts';
-import { summaryOf } from './summary.ts';
 
 /** What became of each entry of a request. */
 export interface Appended {

@@ -1,24 +1,11 @@
 import { IsArray, IsDefined, IsIn, IsObject } from 'class-validator';
-import { foldJob, InputError, type Entry, type EntryKind } from '@iron-cradle/core';
+import { foldJob, InputError, summaryOf, type EntryKind, type JobFile } from '@iron-cradle/core';
 import { checkBody } from '@iron-cradle/core/entries';
 import { inTransaction, type Database } from '../db/connect.ts';
 import { bodyOf } from '../http/body.ts';
 import { notFound, Problem } from '../http/problem.ts';
 import { readShop } from '../shop/shop.ts';
 import { entryOf, verifyChain, type Chained } from './chain.ts';
-import { summaryOf } from './summary.ts';
-
-/** A whole job as one JSON document: enough to make its record anywhere. */
-export interface JobFile {
-  format: 'iron-cradle-job';
-  version: 1;
-  job: { id: string; number: number };
-  shop: { name: string };
-  /** Names of those who appear in the log, outside the chain. */
-  people: Record<string, string>;
-  chain: { length: number; last: string };
-  entries: (Entry & { seq: number; hash: string })[];
-}
 
 class JobFileBody {
   @IsIn(['iron-cradle-job']) format!: 'iron-cradle-job';

@@ -1,5 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import type { Chord, StationId, VehicleFile } from '@iron-cradle/core';
+import type { JobSummary, VehicleFile } from '@iron-cradle/core';
 import { ApiProblem, call, get } from './api.ts';
 
 export interface PersonName {
@@ -16,25 +16,10 @@ export interface Shop {
   demoPins: Record<string, string> | null;
 }
 
-export interface JobRow {
+/** A job as the bays show it. */
+export interface JobRow extends JobSummary {
   id: string;
   number: number;
-  name: string;
-  bay: number | null;
-  mounting: VehicleFile['mounting'];
-  station: StationId;
-  done: StationId[];
-  sentence: string;
-  detail: string;
-  halt: boolean;
-  open: number;
-  tankOff: boolean;
-  chords: Chord[];
-  here: number;
-  clear: number;
-  waits: { what: string; until: string | null }[];
-  parked: string | null;
-  signed: string | null;
 }
 
 export const useShop = () => useQuery({ queryKey: ['shop'], queryFn: () => get<Shop>('/shop') });

@@ -46,7 +46,7 @@ export function apply(state: JobState, entry: Entry, margins: Margins): void {
       witnessed(state, entry);
       break;
     case 'container':
-      safety.container(state, entry.body);
+      safety.container(state, entry);
       break;
     case 'fill':
       state.filled += entry.body.litres;

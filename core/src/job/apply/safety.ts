@@ -1,4 +1,5 @@
 import { commonPractice, measured } from '../../basis/index.ts';
+import { safeFill } from '../../fluid/index.ts';
 import { witnessLitres } from '../../tank/index.ts';
 import type { Verdict } from '../../verdict/index.ts';
 import type { Bodies, Entry, JobState } from '../types.ts';
@@ -77,12 +78,21 @@ export function fuelWitness(state: JobState, entry: Of<'fuelWitness'>): void {
 }
 
 /** Litres into a container add up; a container never mixes clean and suspect. */
-export function container(state: JobState, body: Bodies['container']): void {
+export function container(state: JobState, entry: Of<'container'>): void {
+  const { body } = entry;
   const known = state.containers.find((c) => c.number === body.number);
   if (known) {
     known.litres += body.litres;
     known.clean = known.clean && body.clean;
   } else state.containers.push({ ...body });
+  const can = state.containers.find((c) => c.number === body.number)!;
+  const most = can.capacity * safeFill(state.vehicle.fuel);
+  if (can.litres > most + 0.05)
+    state.flags.push({
+      text: `can ${can.number} holds ${can.litres} L, ${Math.floor(most * 10) / 10} are safe`,
+      at: entry.at,
+      by: entry.by,
+    });
 }
 
 export function exception(state: JobState, entry: Of<'exception'>): void {

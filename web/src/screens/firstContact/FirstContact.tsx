@@ -89,7 +89,7 @@ export default function FirstContact() {
             }}
           />
         </div>
-        <div className="grid grid-cols-2 gap-3 mid:grid-cols-4 wide:grid-cols-7" role="group" aria-label="mounting">
+        <div className="grid grid-cols-3 gap-3 mid:grid-cols-4 wide:grid-cols-7" role="group" aria-label="mounting">
           {mountings.map((kind) => {
             const on = mounting === kind.id && !known;
             return (
@@ -104,10 +104,10 @@ export default function FirstContact() {
                 }}
                 className={`flex flex-col items-center border p-2 text-center ${on ? 'border-[3px] border-ink bg-sheet p-1.5' : kind.hasFile ? 'border-edge' : 'border-dashed border-rule'}`}
               >
-                <span className={kind.hasFile ? '' : 'opacity-35'}>
+                <span className={`[&_svg]:h-28 [&_svg]:w-auto mid:[&_svg]:h-42 ${kind.hasFile ? '' : 'opacity-35'}`}>
                   <Chassis mounting={kind.id} height={168} next={on} />
                 </span>
-                <span className={`narrow text-20 ${kind.hasFile ? '' : 'text-quiet'}`}>{kind.name}</span>
+                <span className={`narrow text-16 mid:text-20 ${kind.hasFile ? '' : 'text-quiet'}`}>{kind.name}</span>
                 <span className="text-16 leading-tight text-quiet">{kind.hasFile ? kind.hint : 'no file yet'}</span>
               </button>
             );

@@ -6,7 +6,8 @@ import { ApiProblem, get } from '../../net/api.ts';
 import { useLine } from '../../log/line.ts';
 import { Addendum } from './Addendum.tsx';
 import { RecordPage } from './RecordPage.tsx';
-import { recordOf, type JobFile } from './recordOf.ts';
+import type { JobFile } from '@iron-cradle/core';
+import { recordOf } from './recordOf.ts';
 
 /** The record on the screen, with what can be done with it. */
 export default function RecordScreen() {

@@ -1,15 +1,4 @@
-import { chords, foldJob, shortName, type Chord, type Entry, type JobState } from '@iron-cradle/core';
-
-/** A whole job as one JSON document, as the server writes it. */
-export interface JobFile {
-  format: 'iron-cradle-job';
-  version: 1;
-  job: { id: string; number: number };
-  shop: { name: string };
-  people: Record<string, string>;
-  chain: { length: number; last: string };
-  entries: (Entry & { seq: number; hash: string })[];
-}
+import { chords, foldJob, shortName, type Chord, type JobFile, type JobState } from '@iron-cradle/core';
 
 export interface JobRecord {
   state: JobState;

@@ -1,9 +1,7 @@
+import { makeCall } from '../call/index.ts';
 import {
   backInWords,
   chords,
-  makeCall,
-  nextStop,
-  nextUp,
   openItems,
   shortName,
   stationNow,
@@ -11,8 +9,9 @@ import {
   type Chord,
   type JobState,
   type StationId,
-  type VehicleFile,
-} from '@iron-cradle/core';
+} from '../job/index.ts';
+import { nextStop, nextUp } from '../stops/index.ts';
+import type { VehicleFile } from '../vehicle/index.ts';
 
 /** What the bays show of a job without folding its log. */
 export interface JobSummary {

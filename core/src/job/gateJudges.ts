@@ -1,0 +1,87 @@
+import { commonPractice, computed } from '../basis/index.ts';
+import { rangeInWords } from '../estimate/index.ts';
+import { judgeHandling, tankMass, type ShopKilograms } from '../handling/index.ts';
+import { witnessWord } from '../tank/index.ts';
+import type { Verdict } from '../verdict/index.ts';
+import { makeWindow } from './back.ts';
+import type { JobState } from './types.ts';
+
+/** Gate items that are judged from the log instead of being asked. */
+
+export function judgeWitnesses(state: JobState): Verdict {
+  const { sources, contradictions, aboard } = state.fuel;
+  const figure = `${rangeInWords(aboard, 1)} L`;
+  const told = state.fuel.steps.map((step) => witnessWord[step.kind]);
+  if (sources.length < 2)
+    return {
+      outcome: 'bad',
+      reasons: [
+        {
+          text: `${sources.length === 0 ? 'no witness' : `only ${told.join(', ')}`}; two that do not share a source are needed`,
+          figure,
+          limit: '2 witnesses',
+          basis: commonPractice,
+        },
+      ],
+      next: ['dip it, see the level, weigh it, or open the plug and find it dry'],
+    };
+  const reasons = [
+    { text: `${[...new Set(told)].join(', ')}`, figure, basis: computed('common part of the witnesses') },
+  ];
+  if (contradictions.length > 0)
+    return {
+      outcome: 'doubtful',
+      reasons: [
+        ...reasons,
+        ...contradictions.map((text) => ({ text, basis: computed('ranges without a common part') })),
+      ],
+      next: ['look a third way'],
+    };
+  return { outcome: 'good', reasons, next: [] };
+}
+
+export function judgeMass(state: JobState, shop: ShopKilograms): Verdict {
+  return judgeHandling(tankMass(state.vehicle, state.fuel.aboard), shop).verdict;
+}
+
+export function judgeThings(state: JobState): Verdict {
+  const inside = state.items.filter((item) => item.kind === 'thing' && item.state === 'open');
+  if (inside.length === 0)
+    return {
+      outcome: 'good',
+      reasons: [{ text: 'nothing that was put in is still in', basis: computed('counted in the ledger') }],
+      next: [],
+    };
+  return {
+    outcome: 'bad',
+    reasons: inside.map((item) => ({ text: `${item.name} is still in`, basis: computed('counted in the ledger') })),
+    next: inside.map((item) => `take out ${item.name}`),
+  };
+}
+
+/** Joints that must be made before the key is turned: open lines whose window lies around this height. */
+export function jointsDueHere(state: JobState): string[] {
+  const here = Math.max(state.pose.f, state.pose.r);
+  return state.items
+    .filter((item) => item.kind === 'line' && (item.state === 'open' || item.state === 'deferred'))
+    .filter((item) => {
+      const { from, to } = makeWindow(state, item);
+      return from <= here && here <= to;
+    })
+    .map((item) => item.name);
+}
+
+export function judgeJoints(state: JobState): Verdict {
+  const due = jointsDueHere(state);
+  if (due.length === 0)
+    return {
+      outcome: 'good',
+      reasons: [{ text: 'every joint within reach here is made', basis: computed('ledger and reach') }],
+      next: [],
+    };
+  return {
+    outcome: 'bad',
+    reasons: due.map((name) => ({ text: `${name} is open`, basis: computed('ledger and reach') })),
+    next: due.map((name) => `make ${name}`),
+  };
+}

@@ -1,0 +1,207 @@
+import { opened, Server, until } from './testing.ts';
+import { store } from './db.ts';
+import { deviceId, newId, tabId } from './device.ts';
+import { JobStore } from './jobStore.ts';
+import { lineState } from './line.ts';
+import { deliver, letGo } from './sender.ts';
+import { ensureBlock, numberOf, reserve } from './tags.ts';
+
+let server: Server;
+let n = 0;
+const nothing = () => undefined;
+const inOutbox = async () => (await (await store()).getAll('outbox')).map((row) => row.entry.kind);
+const fresh = async () => {
+  const job = new JobStore(`job-${++n}`);
+  job.subscribe(nothing);
+  return job;
+};
+
+beforeEach(async () => {
+  server = new Server();
+  const db = await store();
+  for (const name of ['outbox', 'refused', 'entries', 'tags'] as const) await db.clear(name);
+});
+
+describe('one way in', () => {
+  test('what is entered is shown at once, delivered, and confirmed with its number', async () => {
+    const job = await fresh();
+    await job.append('ines', 'opened', opened);
+    expect(job.snapshot().state?.name).toBe('Van 4');
+    await job.append('ines', 'note', { text: 'first' });
+    expect(job.snapshot().state?.notes).toHaveLength(1);
+    await until(async () => (await inOutbox()).length === 0);
+    expect(server.log.map((e) => [e.kind, e.seq])).toEqual([
+      ['opened', 1],
+      ['note', 2],
+    ]);
+    await until(() => job.snapshot().state?.lastSeq === 2);
+    expect(lineState()).toMatchObject({ server: 'here', waiting: 0 });
+  });
+
+  test('a body that does not fit is refused before the outbox, with its field', async () => {
+    const job = await fresh();
+    await expect(job.append('ines', 'fill', { litres: -1 })).rejects.toThrow(/body\.litres/);
+    expect(await inOutbox()).toEqual([]);
+  });
+
+  test('while the server is away everything goes on; it arrives in order, once, when it is back', async () => {
+    const job = await fresh();
+    server.mode = 'away';
+    await job.append('ines', 'opened', opened);
+    for (const text of ['a', 'b', 'c']) await job.append('ines', 'note', { text });
+    await until(() => lineState().server === 'away');
+    expect(job.snapshot().state?.notes.map((x) => x.text)).toEqual(['a', 'b', 'c']);
+    expect(lineState().waiting).toBe(4);
+    server.mode = 'up';
+    deliver();
+    deliver();
+    await until(async () => (await inOutbox()).length === 0);
+    expect(server.log.map((e) => (e.kind === 'note' ? e.body.text : e.kind))).toEqual(['opened', 'a', 'b', 'c']);
+  });
+
+  test('a reload while away shows the same job', async () => {
+    const job = await fresh();
+    await job.append('ines', 'opened', opened);
+    await until(async () => (await inOutbox()).length === 0);
+    server.mode = 'away';
+    await job.append('ines', 'note', { text: 'only here' });
+    const again = new JobStore(job.jobId);
+    again.subscribe(nothing);
+    await until(() => again.snapshot().status === 'ready');
+    expect(again.snapshot().state).toEqual(job.snapshot().state);
+  });
+
+  test('an answer that got lost is asked for again and adds nothing', async () => {
+    const job = await fresh();
+    await job.append('ines', 'opened', opened);
+    await until(async () => (await inOutbox()).length === 0);
+    const entry = { ...server.log[0]! };
+    await (await store()).add('outbox', { entry });
+    deliver();
+    await until(async () => (await inOutbox()).length === 0);
+    expect(server.log).toHaveLength(1);
+    expect(job.snapshot().state?.kept).toHaveLength(1);
+  });
+
+  test('what the server refuses is kept to be shown, and what came after it goes on', async () => {
+    const job = await fresh();
+    await job.append('ines', 'opened', opened);
+    await until(async () => (await inOutbox()).length === 0);
+    server.mode = 'away';
+    await job.append('ines', 'note', { text: 'mine' });
+    const mine = job.snapshot().state!.kept.at(-1)!.id;
+    await job.append('ines', 'takeBack', { entry: mine });
+    await job.append('ines', 'note', { text: 'after' });
+    // The tablet thinks its note was taken back; the server hears of something newer in between.
+    const db = await store();
+    const [row] = await db.getAll('outbox');
+    await db.delete('outbox', row!.n!);
+    server.mode = 'up';
+    deliver();
+    await until(async () => (await inOutbox()).length === 0);
+    expect(lineState().refused.map((r) => r.text)).toEqual(['there is nothing to take back']);
+    expect(server.log.map((e) => e.kind)).toEqual(['opened', 'note']);
+    await letGo(lineState().refused[0]!.id);
+    expect(lineState().refused).toEqual([]);
+  });
+
+  test('signed out: nothing is lost, the screen is told', async () => {
+    const job = await fresh();
+    server.mode = 'signedOut';
+    await job.append('ines', 'opened', opened);
+    await until(() => lineState().server === 'signIn');
+    expect(await inOutbox()).toEqual(['opened']);
+  });
+
+  test('a server in trouble is tried again; a request it cannot read is said, not repeated for ever', async () => {
+    const job = await fresh();
+    server.mode = 'broken';
+    await job.append('ines', 'opened', opened);
+    await until(() => lineState().server === 'away');
+    expect(await inOutbox()).toEqual(['opened']);
+    server.mode = 'badRequest';
+    deliver();
+    await until(async () => (await inOutbox()).length === 0);
+    expect(lineState().refused[0]?.text).toContain('expected an id');
+  });
+
+  test('entries of two jobs go out each to its own, in the order they were made', async () => {
+    const [a, b] = [await fresh(), await fresh()];
+    server.mode = 'away';
+    await a.append('ines', 'opened', opened);
+    await b.append('ines', 'opened', opened);
+    await a.append('ines', 'note', { text: 'a' });
+    server.mode = 'up';
+    server.requests = [];
+    deliver();
+    await until(async () => (await inOutbox()).length === 0);
+    const posts = server.requests.filter((r) => r.method === 'POST').map((r) => [r.path.split('/')[2], r.ids.length]);
+    expect(posts).toEqual([
+      [a.jobId, 1],
+      [b.jobId, 1],
+      [a.jobId, 1],
+    ]);
+  });
+});
+
+describe('what others enter', () => {
+  test('is heard and folded in, before what is still on its way here', async () => {
+    const job = await fresh();
+    await job.append('ines', 'opened', opened);
+    await until(async () => (await inOutbox()).length === 0);
+    const again = new JobStore(job.jobId);
+    again.subscribe(nothing);
+    await until(() => again.snapshot().number === 1);
+    server.other(job.jobId, 'note', { text: 'from Bo' });
+    await until(() => again.snapshot().state?.notes.length === 1);
+    server.mode = 'away';
+    await again.append('ines', 'note', { text: 'mine' });
+    server.other(job.jobId, 'note', { text: 'from Bo again' });
+    await until(() => again.snapshot().state?.notes.length === 3);
+    expect(again.snapshot().state?.notes.map((x) => x.text)).toEqual(['from Bo', 'from Bo again', 'mine']);
+  });
+
+  test('a job nobody knows is missing, not endless', async () => {
+    const job = new JobStore('nobody');
+    job.subscribe(nothing);
+    await until(() => job.snapshot().status === 'missing');
+  });
+});
+
+describe('tag numbers', () => {
+  test('the first device paints 1 to 40, the second 41 to 80, and past a block nobody else’s', () => {
+    expect([numberOf(0, 0), numberOf(0, 39), numberOf(1, 0), numberOf(1, 39)]).toEqual([1, 40, 41, 80]);
+    const many = [0, 1, 2].flatMap((block) => Array.from({ length: 90 }, (_, i) => numberOf(block, i)));
+    expect(new Set(many).size).toBe(many.length);
+  });
+
+  test('the same thing keeps its number; numbers that stand in the log are skipped', async () => {
+    const first = await reserve('job-t', ['line:feed', 'line:vent'], [1, 2, 4]);
+    expect(first).toEqual({ 'line:feed': 3, 'line:vent': 5 });
+    const second = await reserve('job-t', ['line:vent', 'line:plug'], [1, 2, 4]);
+    expect(second).toEqual({ 'line:feed': 3, 'line:vent': 5, 'line:plug': 6 });
+  });
+
+  test('two screens that ask at once get different numbers', async () => {
+    await Promise.all(['a', 'b', 'c', 'd'].map((key) => reserve('job-u', [key], [])));
+    const all = await reserve('job-u', [], []);
+    expect(new Set(Object.values(all)).size).toBe(4);
+  });
+
+  test('the block is asked for once, and again when the server was away', async () => {
+    server.mode = 'away';
+    await ensureBlock('job-v');
+    expect((await (await store()).get('tags', 'job-v'))?.block ?? null).toBeNull();
+    server.mode = 'up';
+    await ensureBlock('job-v');
+    await ensureBlock('job-v');
+    expect(server.requests.filter((r) => r.path.includes('/devices/') && r.path.includes('job-v'))).toHaveLength(2);
+    expect((await (await store()).get('tags', 'job-v'))?.block).toBe(0);
+  });
+});
+
+test('a device and a tab keep their ids; entries never share one', () => {
+  expect(deviceId()).toBe(deviceId());
+  expect(tabId()).toBe(tabId());
+  expect(new Set(Array.from({ length: 500 }, newId)).size).toBe(500);
+});

@@ -1,0 +1,110 @@
+import 'fake-indexeddb/auto';
+import { jest } from '@jest/globals';
+import { archetypes, foldJob, refusalOf, type Bodies, type Entry, type EntryKind } from '@iron-cradle/core';
+
+/** What the log of the web needs of a browser, and a server in memory that keeps the rules of the real one. */
+class Shelf {
+  private kept = new Map<string, string>();
+  getItem = (key: string) => this.kept.get(key) ?? null;
+  setItem = (key: string, value: string) => void this.kept.set(key, value);
+}
+
+class Ear {
+  static all: Ear[] = [];
+  static readonly CLOSED = 2;
+  readyState = 1;
+  onopen: (() => void) | null = null;
+  onerror: (() => void) | null = null;
+  private hear = new Map<string, (event: { data: string }) => void>();
+  constructor(readonly url: string) {
+    Ear.all.push(this);
+  }
+  addEventListener = (kind: string, hear: (event: { data: string }) => void) => void this.hear.set(kind, hear);
+  close = () => void (Ear.all = Ear.all.filter((e) => e !== this));
+  tell = (entry: Entry) => this.hear.get('entry')?.({ data: JSON.stringify(entry) });
+}
+
+Object.assign(globalThis, {
+  localStorage: new Shelf(),
+  sessionStorage: new Shelf(),
+  EventSource: Ear,
+  navigator: {},
+  window: { addEventListener: () => undefined },
+});
+
+export class Server {
+  log: Entry[] = [];
+  blocks = new Map<string, number>();
+  mode: 'up' | 'away' | 'signedOut' | 'broken' | 'badRequest' = 'up';
+  requests: { method: string; path: string; ids: string[] }[] = [];
+
+  constructor() {
+    globalThis.fetch = jest.fn((url: unknown, init?: unknown) =>
+      this.answer(String(url), (init ?? {}) as RequestInit),
+    ) as never;
+  }
+
+  private reply = (status: number, body: unknown) =>
+    Promise.resolve(new Response(JSON.stringify(body), { status, headers: { 'Content-Type': 'application/json' } }));
+
+  private answer(url: string, init: RequestInit): Promise<Response> {
+    const path = url.replace('/api', '');
+    const body = init.body ? (JSON.parse(init.body as string) as { entries?: Entry[] }) : {};
+    this.requests.push({ method: init.method ?? 'GET', path, ids: (body.entries ?? []).map((e) => e.id) });
+    if (this.mode === 'away') return Promise.reject(new TypeError('network'));
+    if (this.mode === 'signedOut') return this.reply(401, { title: 'Sign in first' });
+    if (this.mode === 'broken') return this.reply(503, { title: 'Not now' });
+    if (this.mode === 'badRequest' && init.method === 'POST')
+      return this.reply(400, { title: 'Not as expected', detail: 'entries.id: expected an id' });
+    const [, , jobId, what] = path.split('?')[0]!.split('/') as [string, string, string, string];
+    if (what === 'devices') {
+      if (!this.blocks.has(jobId)) this.blocks.set(jobId, this.blocks.size === 0 ? 0 : 1);
+      return this.reply(200, { block: this.blocks.get(jobId) });
+    }
+    const mine = this.log.filter((e) => e.jobId === jobId);
+    if (init.method === 'GET') {
+      const since = Number(/since=(\d+)/.exec(path)?.[1] ?? 0);
+      return mine.length === 0
+        ? this.reply(404, { title: 'Not here' })
+        : this.reply(200, { number: 1, entries: mine.filter((e) => e.seq! > since) });
+    }
+    const accepted: { id: string; seq: number }[] = [];
+    const refused: unknown[] = [];
+    for (const entry of body.entries ?? []) {
+      const had = this.log.find((e) => e.id === entry.id);
+      const now = this.log.filter((e) => e.jobId === jobId);
+      const no = had ? null : refusalOf(foldJob(null, now), entry);
+      if (no) refused.push({ id: entry.id, ...no });
+      else {
+        if (!had) this.log.push({ ...entry, seq: now.length + 1 });
+        accepted.push({ id: entry.id, seq: had?.seq ?? now.length + 1 });
+      }
+    }
+    return this.reply(200, { accepted, refused });
+  }
+
+  /** Another tablet enters something, and everybody listening hears it. */
+  other<K extends EntryKind>(jobId: string, kind: K, body: Bodies[K]): void {
+    const entry = {
+      id: `other-${this.log.length}`,
+      jobId,
+      seq: this.log.filter((e) => e.jobId === jobId).length + 1,
+      at: '2026-01-05T08:00:00Z',
+      by: 'bo',
+      kind,
+      body,
+    } as Entry;
+    this.log.push(entry);
+    for (const ear of Ear.all) if (ear.url.includes(jobId)) ear.tell(entry);
+  }
+}
+
+export const opened = { name: 'Van 4', complaint: 'pump', vehicle: archetypes[0]!, gauge: 0.5 } as Bodies['opened'];
+
+export async function until(what: () => boolean | Promise<boolean>): Promise<void> {
+  for (let i = 0; i < 300; i++) {
+    if (await what()) return;
+    await new Promise((resolve) => setTimeout(resolve, 10));
+  }
+  throw new Error('it did not come to that');
+}

@@ -19,7 +19,9 @@ try {
   const { startMariaDb } = await import('./lib/mariadb.mjs');
   // Demo and empty shops do not share a database: trying the demo must never end up in the books.
   const folder = options.includes('--empty') ? 'shop' : 'demo';
-  const own = process.env.DATABASE_URL ? null : await startMariaDb(inCradle('db', folder), { restart: true });
+  const own = process.env.DATABASE_URL
+    ? null
+    : await startMariaDb(process.env.CRADLE_DB ?? inCradle('db', folder), { restart: true });
   const { ensureWeb } = await import('./lib/web.mjs');
   ensureWeb();
 
@@ -33,7 +35,7 @@ try {
       stdio: ['ignore', 'inherit', 'inherit', 'ipc'],
       env: {
         ...process.env,
-        DATABASE_URL: process.env.DATABASE_URL ?? own.url(),
+        DATABASE_URL: process.env.DATABASE_URL || own.url(),
         WEB_ROOT: inRoot('web', 'dist'),
         CRADLE_DEMO: options.includes('--empty') ? 'no' : 'yes',
       },

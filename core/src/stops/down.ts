@@ -52,6 +52,7 @@ export function stopAt(state: TankState, to: number, kind: Stop['kind'], margins
   const at: TankState = { ...state, pose };
   const actions = kind === 'creep' || kind === 'held' || kind === 'out' ? [] : actionsAt(at, to, margins);
   const binding = bindings(at).filter((b) => !actions.some((a) => a.key === b.key));
+  const risky = kind === 'creep' || to <= drop(state) ? [] : bindings(state).filter((b) => safeUnder(b, margins) < to);
   const onLines = binding.filter((b) => b.line);
   const from = state.pose;
   const moves = from.f !== to || from.r !== to ? [MOVE_MINUTES] : [];
@@ -66,6 +67,7 @@ export function stopAt(state: TankState, to: number, kind: Stop['kind'], margins
             .filter((b) => safeUnder(b, margins) < to)
             .map((b) => b.key)
         : [],
+    risk: holdersAt(risky, to)[0] ?? null,
     holders: holdersAt(binding, to),
     needs: onLines.flatMap((b) => needOf(at, b, to)),
     unseen: onLines.filter((b) => b.line!.visibleFrom.hi > to).map((b) => b.key),

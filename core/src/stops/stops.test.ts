@@ -157,6 +157,14 @@ describe('down, worked by hand', () => {
     const job = begin(vehicle([line('a', r(60, 70, 80), r(100))]));
     const deep = stopAt(job.state, 75, 'stop');
     expect(deep.holders[0]!.room).toMatchObject({ lo: 0, hi: 5 });
+    expect(deep.risk?.key).toBe('line:a');
+    // Parting it there does not make the way there safe.
+    expect(stopAt(job.state, 110, 'stop')).toMatchObject({
+      actions: [{ key: 'line:a' }],
+      holders: [],
+      risk: { key: 'line:a' },
+    });
+    expect(nextStop(job.state).risk).toBeNull();
     expect(deep.needs).toEqual([{ key: 'line:a', name: 'a', mm: 100 }]);
   });
 

@@ -58,6 +58,8 @@ export interface Stop {
   actions: Action[];
   /** Lines to keep hand and eye on. */
   watch: string[];
+  /** What may pull or be struck on the way to this pose, if it is deeper than is safe; null where it is safe. */
+  risk: Holder | null;
   /** What holds it from this pose on, tightest first. */
   holders: Holder[];
   /** Lines that are only guessed here and what they need to give for the next move, mm. */

@@ -17,7 +17,10 @@ export interface JobView {
  * the device's own store, so that a reload without a network shows the same.
  */
 export class JobStore {
+  /** The log from its first entry on, without a gap. */
   private confirmed: Entry[] = [];
+  /** Confirmed with a number that does not follow yet: others’ entries in between have still to be heard. */
+  private early: Entry[] = [];
   private pending: Entry[] = [];
   private base: JobState | null = null;
   private view: JobView = { status: 'loading', number: null, state: null };
@@ -45,11 +48,8 @@ export class JobStore {
       this.confirm(accepted);
     });
     const db = await store();
-    this.confirmed = (await db.getAllFromIndex('entries', 'job', this.jobId)).sort(
-      (a, b) => (a.seq ?? 0) - (b.seq ?? 0),
-    );
+    this.take(await db.getAllFromIndex('entries', 'job', this.jobId));
     this.pending = (await db.getAllFromIndex('outbox', 'job', this.jobId)).map((row) => row.entry);
-    this.base = foldJob(null, this.confirmed);
     this.show();
     await this.catchUp();
   }
@@ -110,19 +110,27 @@ export class JobStore {
     this.confirm(entries);
   }
 
+  /** Adds what follows on; what does not yet is kept aside. */
+  private take(entries: readonly Entry[]): void {
+    const waiting = new Map([...this.early, ...entries].map((e) => [e.seq ?? 0, e]));
+    const fresh: Entry[] = [];
+    for (let next = this.lastSeq() + 1; waiting.has(next); next++) fresh.push(waiting.get(next)!);
+    this.confirmed = [...this.confirmed, ...fresh];
+    this.base = foldJob(this.base, fresh);
+    this.early = [...waiting.values()]
+      .filter((e) => (e.seq ?? 0) > this.lastSeq())
+      .sort((a, b) => (a.seq ?? 0) - (b.seq ?? 0));
+  }
+
   private confirm(entries: Entry[]): void {
-    const known = new Set(this.confirmed.map((e) => e.id));
-    const fresh = entries.filter((e) => !known.has(e.id)).sort((a, b) => (a.seq ?? 0) - (b.seq ?? 0));
-    const inOrder = fresh.every((e, i) => e.seq === this.lastSeq() + i + 1);
-    this.confirmed = [...this.confirmed, ...fresh].sort((a, b) => (a.seq ?? 0) - (b.seq ?? 0));
-    this.base = inOrder ? foldJob(this.base, fresh) : foldJob(null, this.confirmed);
-    const ids = new Set(this.confirmed.map((e) => e.id));
+    this.take(entries);
+    const ids = new Set([...this.confirmed, ...this.early].map((e) => e.id));
     this.pending = this.pending.filter((e) => !ids.has(e.id));
     this.show();
   }
 
   private show(): void {
-    const state = foldJob(this.base, this.pending);
+    const state = foldJob(this.base, [...this.early, ...this.pending]);
     this.view = {
       ...this.view,
       state,

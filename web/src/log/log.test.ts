@@ -161,6 +161,44 @@ describe('what others enter', () => {
     expect(again.snapshot().state?.notes.map((x) => x.text)).toEqual(['from Bo', 'from Bo again', 'mine']);
   });
 
+  test('an entry made from the record alone does not hide the rest of the log after a reload', async () => {
+    const job = await fresh();
+    await job.append('ines', 'opened', opened);
+    await until(async () => (await inOutbox()).length === 0);
+    await (await store()).clear('entries');
+    // As a device that never opened the job: it has the one entry it made, and not what came before.
+    const record = new JobStore(job.jobId);
+    await record.append('ines', 'note', { text: 'from the record' });
+    await until(async () => (await inOutbox()).length === 0);
+    const again = new JobStore(job.jobId);
+    again.subscribe(nothing);
+    await until(() => again.snapshot().status === 'ready');
+    expect(again.snapshot().state?.kept.map((e) => e.kind)).toEqual(['opened', 'note']);
+  });
+
+  test('what was confirmed before an entry of another tablet was heard waits for it, and is shown meanwhile', async () => {
+    const job = await fresh();
+    await job.append('ines', 'opened', opened);
+    await until(async () => (await inOutbox()).length === 0);
+    await until(() => job.snapshot().number === 1);
+    // Bo's entry stands on the server, but is not heard here before ours is taken.
+    server.log.push({
+      id: 'bo-quiet',
+      jobId: job.jobId,
+      seq: 2,
+      at: '2026-01-05T08:00:00Z',
+      by: 'bo',
+      kind: 'note',
+      body: { text: 'quiet' },
+    });
+    await job.append('ines', 'note', { text: 'mine' });
+    await until(async () => (await inOutbox()).length === 0);
+    expect(job.snapshot().state?.notes.map((x) => x.text)).toEqual(['mine']);
+    server.hear(job.jobId, 2);
+    await until(() => job.snapshot().state?.notes.length === 2);
+    expect(job.snapshot().state?.notes.map((x) => x.text)).toEqual(['quiet', 'mine']);
+  });
+
   test('a job nobody knows is missing, not endless', async () => {
     const job = new JobStore('nobody');
     job.subscribe(nothing);

@@ -83,6 +83,12 @@ export class Server {
     return this.reply(200, { accepted, refused });
   }
 
+  /** What stands on the server is told to whoever listens. */
+  hear(jobId: string, seq: number): void {
+    const entry = this.log.find((e) => e.jobId === jobId && e.seq === seq)!;
+    for (const ear of Ear.all) if (ear.url.includes(jobId)) ear.tell(entry);
+  }
+
   /** Another tablet enters something, and everybody listening hears it. */
   other<K extends EntryKind>(jobId: string, kind: K, body: Bodies[K]): void {
     const entry = {

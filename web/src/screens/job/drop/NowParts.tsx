@@ -11,7 +11,7 @@ import type { Descent } from './useDescent.ts';
 
 /** The height, in mm and in the unit of the hand, and where in the descent it stands. */
 export function StopHead({ descent }: { descent: Descent }) {
-  const { stop, hand, left, stopNumber, tooDeep, planned } = descent;
+  const { stop, hand, left, stopNumber, planned } = descent;
   const word =
     stop.kind === 'start'
       ? 'Before it moves'
@@ -42,10 +42,10 @@ export function StopHead({ descent }: { descent: Descent }) {
           )}
         </p>
       </div>
-      {tooDeep && (
+      {stop.risk && (
         <p className="flex items-center gap-2 pt-2 font-semibold text-halt">
           <Shape outcome="bad" size={20} />
-          {tooDeep.name} may hold from {Math.round(tooDeep.limit.lo)} mm: deeper than is safe.
+          {stop.risk.name} may hold from {Math.round(stop.risk.limit.lo)} mm: deeper than is safe.
         </p>
       )}
     </div>

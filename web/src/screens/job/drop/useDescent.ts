@@ -93,7 +93,6 @@ export function useDescent() {
     vapour: vapourFrom(state),
     step: (by: -10 | 10) => setHeight(stepHeight(stop.pose.f, by, state.vehicle.clear)),
     plain: () => setHeight(null),
-    tooDeep: stop.pose.f > planned.pose.f && planned.kind !== 'out' ? stop.holders[0] : undefined,
     mayPart,
     confirm,
     surprise,

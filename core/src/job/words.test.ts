@@ -1,0 +1,46 @@
+import fc from 'fast-check';
+import { logWriter } from '../rehearsal/index.ts';
+import { archetypes } from '../vehicle/index.ts';
+import { entryInWords, foldJob, keyOf, nameOf, shortName, splitKey, takeBackInWords } from './index.ts';
+import { anyLog } from './testing.ts';
+
+test('every entry of every log has words, and none of them is a key', () => {
+  fc.assert(
+    fc.property(anyLog(), (log) => {
+      const state = foldJob(null, log)!;
+      for (const entry of state.kept) {
+        const words = entryInWords(state, entry);
+        expect(words.length).toBeGreaterThan(1);
+        expect(words).not.toMatch(/undefined|NaN|line:feed|support:strap/);
+      }
+      const undo = takeBackInWords(state);
+      expect(undo === null).toBe(state.signed !== null || state.kept.at(-1)!.kind === 'opened');
+    }),
+    { numRuns: 100 },
+  );
+});
+
+test.each([
+  ['feed line', 'feed'],
+  ['vent hose', 'vent'],
+  ['pump and sender plug', 'plug'],
+  ['ground strap', 'ground'],
+  ['front strap', 'front strap'],
+  ['spare wheel carrier', 'spare wheel'],
+])('%s is called %s for short', (long, short) => expect(shortName(long)).toBe(short));
+
+test('a key names its thing, also one that no file lists', () => {
+  const write = logWriter('job');
+  const state = foldJob(null, [
+    write('opened', { name: 'x', complaint: 'pump', vehicle: archetypes[0]! }),
+    write('surprise', { what: 'holds', key: 'new:1', name: 'tow wiring', lets: 30 }),
+    write('putIn', { name: 'lamp', tag: 3 }),
+  ])!;
+  expect(nameOf(state, 'line:vent')).toBe('vent hose');
+  expect(nameOf(state, 'clip:feed-clip')).toBe('feed clip');
+  expect(nameOf(state, 'support:strap-2')).toBe('rear strap');
+  expect(nameOf(state, 'obstruction:shield')).toBe('stone shield');
+  expect(nameOf(state, 'obstruction:new-1')).toBe('tow wiring');
+  expect(nameOf(state, state.items[0]!.key)).toBe('lamp');
+  expect(splitKey(keyOf('line', 'a:b'))).toEqual({ kind: 'line', id: 'a:b' });
+});

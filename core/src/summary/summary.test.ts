@@ -1,0 +1,97 @@
+import { logWriter } from '../rehearsal/index.ts';
+import { archetypes } from '../vehicle/index.ts';
+import { foldJob, inOrderOfReturn, type Bodies, type EntryKind } from '../job/index.ts';
+import { summaryOf } from './index.ts';
+
+const job = () => {
+  const write = logWriter('job');
+  let state = foldJob(null, [
+    write('opened', { name: 'Van 4', complaint: 'pump', vehicle: archetypes[0]!, gauge: 1 }),
+  ])!;
+  return {
+    log<K extends EntryKind>(kind: K, body: Bodies[K]) {
+      state = foldJob(state, [write(kind, body)])!;
+      return summaryOf(state);
+    },
+    get state() {
+      return state;
+    },
+  };
+};
+const quiet = { asked: false, tight: [], nearly: [], allFist: false, reachable: [] };
+const stop = (to: number, off: string[] = []) => ({
+  to: { f: to, r: to },
+  off: off.map((key, i) => ({ key, tag: i + 1 })),
+  capped: [],
+  look: quiet,
+  notDone: [],
+});
+
+test('one sentence for each part of the way', () => {
+  const van = job();
+  expect(summaryOf(van.state)).toMatchObject({
+    station: 'plan',
+    sentence: 'don’t take it down alone yet',
+    halt: false,
+    open: 0,
+  });
+  expect(van.log('complaintTest', { test: 'volts', result: 'shown' })).toMatchObject({
+    station: 'safe',
+    sentence: 'make it safe',
+    done: ['plan'],
+  });
+  van.log('pressure', { reading: 2 });
+  for (const item of ['air', 'heat', 'support', 'hands']) van.log('gateItem', { gate: 1, item, answer: 'yes' });
+  expect(van.log('gate', { gate: 1 })).toMatchObject({ station: 'drain' });
+  expect(van.log('stopDone', stop(0, ['line:filler', 'line:evap']))).toMatchObject({
+    station: 'drain',
+    open: 2,
+    detail: expect.stringContaining('L aboard'),
+  });
+  for (const key of ['line:breather', 'line:ground', 'line:feed', 'clip:return-clip']) van.log('cleared', { key });
+  expect(van.log('stopDone', stop(15))).toMatchObject({ station: 'drop', here: 15 });
+  expect(van.log('surprise', { what: 'holds', key: 'line:vent', lets: 15 })).toMatchObject({
+    halt: true,
+    sentence: 'vent holds it at 15',
+    detail: 'filler, vapour, breather and 2 more open',
+  });
+  expect(van.log('pulled', { key: 'line:vent' })).toMatchObject({
+    halt: true,
+    sentence: 'vent was pulled: inspect it',
+  });
+  van.log('inspected', { key: 'line:vent', outcome: 'good' });
+  for (const key of ['line:vent', 'line:return', 'line:plug']) van.log('cleared', { key });
+  expect(van.log('moved', { to: { f: 320, r: 320 }, why: 'out' })).toMatchObject({
+    station: 'bench',
+    tankOff: true,
+    sentence: 'tank is on the bench',
+  });
+  expect(van.log('parked', { reason: 'ring seal comes Thursday' })).toMatchObject({
+    sentence: 'ring seal comes Thursday',
+  });
+  expect(van.log('parked', {})).toMatchObject({ parked: null });
+  van.log('gateItem', { gate: 3, item: 'tests', answer: 'passed' });
+  van.log('gateItem', { gate: 3, item: 'seal', answer: 'new' });
+  expect(van.log('gate', { gate: 3 })).toMatchObject({
+    station: 'refit',
+    sentence: expect.stringMatching(/goes back at \d+ mm|raise to/),
+  });
+});
+
+test('a wait runs until its minutes are over or somebody ends it', () => {
+  const van = job();
+  const [wait] = van.log('wait', { what: 'strap fasteners', state: 'start', minutes: 20 }).waits;
+  expect(Date.parse(wait!.until!) - Date.parse(van.state.waits[0]!.started)).toBe(20 * 60_000);
+  expect(van.log('wait', { what: 'strap fasteners', state: 'end' }).waits).toEqual([]);
+});
+
+test('tags hang in the order of going back: events first, deep before shallow, supports before what was in the way', () => {
+  const van = job();
+  van.log('cleared', { key: 'obstruction:shield', tag: 1 });
+  van.log('cleared', { key: 'support:strap-1', tag: 2 });
+  van.log('stopDone', stop(0, ['line:ground', 'line:filler']));
+  van.log('stopDone', { ...stop(60), off: [{ key: 'line:vent', way: 'vent-top', tag: 9 }] });
+  van.log('putIn', { name: 'rag', tag: 10, before: 'the neck is on' });
+  const order = inOrderOfReturn(van.state.items).map((i) => i.name);
+  expect(order).toEqual(['rag', 'vent hose', 'filler hose', 'front strap', 'ground strap', 'stone shield']);
+});

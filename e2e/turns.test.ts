@@ -1,0 +1,182 @@
+import type { Browser } from 'puppeteer-core';
+import type { Entry } from '@iron-cradle/core';
+import { launch, Person, phone, wide } from './lib/browser.ts';
+import { openShop, type Shop } from './lib/server.ts';
+
+/** The turns a job can take off the straight way, each as a person meets it. */
+let shop: Shop;
+let browser: Browser;
+let ines: Person;
+
+beforeAll(async () => {
+  shop = await openShop();
+  browser = await launch();
+  ines = await Person.at(browser, shop.base, phone);
+  await ines.signIn('Ines', '2580');
+}, 60_000);
+afterAll(async () => {
+  await browser?.close();
+  await shop?.stop();
+}, 30_000);
+
+const kinds = async (jobId: string): Promise<string[]> =>
+  (await ines.api<{ entries: Entry[] }>(`/jobs/${jobId}/entries`)).entries.map((e) => e.kind);
+const arrived = async (jobId: string, ...wanted: string[]): Promise<void> => {
+  for (let i = 0; i < 60; i++) {
+    if ((await kinds(jobId)).slice(-wanted.length).join() === wanted.join()) return;
+    await new Promise((r) => setTimeout(r, 50));
+  }
+  expect((await kinds(jobId)).slice(-wanted.length)).toEqual(wanted);
+};
+const act = async (jobId: string, selector: string): Promise<void> => {
+  const before = (await kinds(jobId)).length;
+  await ines.tap(selector);
+  for (let i = 0; i < 60 && (await kinds(jobId)).length === before; i++) await new Promise((r) => setTimeout(r, 50));
+};
+
+test('a wrong PIN says how many tries are left and keeps the name', async () => {
+  const context = await browser.createBrowserContext();
+  const page = await context.newPage();
+  await page.setViewport(phone);
+  page.setDefaultTimeout(8000);
+  const bo = new Person(page, shop.base);
+  await bo.go('/sign-in');
+  await bo.tapText('Bo');
+  for (const digit of '9999') await page.keyboard.press(digit as '9');
+  await page.keyboard.press('Enter');
+  await bo.sees('Wrong PIN. 4 tries left');
+  for (const digit of '1470') await page.keyboard.press(digit as '1');
+  await page.keyboard.press('Enter');
+  await bo.sees('Next vehicle');
+  await context.close();
+}, 30_000);
+
+test('something new holds: it is taken out of the way, gets a number, and is owed', async () => {
+  await ines.go('/jobs/demo-van-4/drop');
+  await ines.tap('[data-action=holds]');
+  await act('demo-van-4', '[data-holds^="new:1@25"]');
+  await ines.sees('something not in the file holds it at 25');
+  await act('demo-van-4', '[data-action=cleared]');
+  await ines.tap('[data-action=off]');
+  await ines.sees('something not in the file');
+  await ines.tapText('Close');
+  await ines.page.waitForSelector('[role=dialog]', { hidden: true });
+  await act('demo-van-4', '[data-action=take-back]');
+  await ines.sees('something not in the file holds it at 25');
+  await act('demo-van-4', '[data-action=take-back]');
+  await ines.page.waitForSelector('[data-action=as-said]');
+}, 40_000);
+
+test('a line was pulled: written down, owed, inspected, no longer owed', async () => {
+  await ines.tap('[data-action=holds]');
+  await ines.tapText('A line was pulled');
+  await act('demo-van-4', '[data-pulled="line:vent"]');
+  await ines.go('/jobs/demo-van-4/prove');
+  await ines.tap('[data-owed="line:vent"]');
+  await ines.tapText('Sound');
+  await ines.page.waitForFunction(() => !document.body.innerText.includes('was pulled and is not inspected'));
+  await arrived('demo-van-4', 'pulled', 'inspected');
+}, 30_000);
+
+test('a deviation says what was expected, keeps what was typed, and takes the debt off the list', async () => {
+  await ines.tap('[data-owed="gate:3"]');
+  await ines.type('Why it stays like this', 'ring was not opened');
+  await ines.tapText('Enter the deviation');
+  await ines.sees('Expected a name');
+  expect(
+    await ines.page.$eval(
+      '::-p-xpath(//label[contains(., "Why it stays")]/following::input[1])',
+      (e) => (e as unknown as { value: string }).value,
+    ),
+  ).toBe('ring was not opened');
+  await ines.type('Agreed by', 'Marit');
+  await ines.type('Due', 'next service');
+  await ines.tapText('Enter the deviation');
+  await ines.page.waitForSelector('[data-owed="gate:3"]', { hidden: true });
+  await ines.sees('ring was not opened; agreed by Marit, due next service');
+}, 30_000);
+
+test('the lead decides: a wrong PIN is refused, the right one passes the item with its reason', async () => {
+  await ines.go('/jobs/demo-van-9/safe');
+  await ines.sees('still under pressure');
+  await ines.tapText('Lead decides');
+  await ines.type('Why it may pass', 'gauge reads 0.4 with the line open');
+  await ines.type('PIN', '0000');
+  await ines.tapText('Allow it');
+  await ines.sees('Wrong PIN');
+  await ines.type('PIN', '3690');
+  await ines.tapText('Allow it');
+  await ines.sees('Is the vehicle held?');
+  await arrived('demo-van-9', 'exception');
+}, 30_000);
+
+test('a height chosen by hand warns where it may pull, and the plan is one tap away', async () => {
+  await ines.go('/jobs/demo-van-4/drop');
+  for (let i = 0; i < 3; i++) await ines.tap('[data-action=lower]');
+  await ines.sees('deeper than is safe');
+  await ines.tapText('plan says');
+  await ines.page.waitForFunction(() => !document.body.innerText.includes('deeper than is safe'));
+}, 30_000);
+
+test('a tag opens from the wire, is put off, and says so', async () => {
+  await ines.page.setViewport(wide);
+  await ines.go('/jobs/demo-van-4/drop');
+  await ines.tap(
+    '::-p-xpath(//*[@aria-label="tags on the wire, in the order of going back"]//button[contains(., "filler")])',
+  );
+  await ines.sees('higher than that no hand gets there');
+  await ines.tapText('Put off until home');
+  await ines.sees('put off: the tank is home');
+}, 30_000);
+
+test('the theme is kept, the gauge moves by keys, the why of a line opens', async () => {
+  await ines.go('/jobs/demo-van-9/plan');
+  await ines.tap('button[aria-label="night theme"]');
+  await ines.go('/next');
+  expect(await ines.page.evaluate(() => document.documentElement.dataset.theme)).toBe('night');
+  await ines.tapText('Along the rail');
+  await ines.page.$eval('[role=slider]', (e) => (e as unknown as HTMLElement).focus());
+  for (let i = 0; i < 3; i++) await ines.page.keyboard.press('ArrowLeft');
+  expect(await ines.page.$eval('[role=slider]', (e) => e.getAttribute('aria-valuetext'))).toBe('0.3125 of full');
+  await ines.go('/jobs/demo-van-9/plan');
+  await ines.tap('button[aria-label^="why: Take out"]');
+  await ines.sees('one may take 25 kg off a jack');
+  await ines.tap('button[aria-label="day theme"]');
+}, 30_000);
+
+test('the lead changes the shop’s kilograms and the call changes with them', async () => {
+  const context = await browser.createBrowserContext();
+  const page = await context.newPage();
+  await page.setViewport(wide);
+  page.setDefaultTimeout(8000);
+  const marit = new Person(page, shop.base);
+  await marit.signIn('Marit', '3690');
+  await marit.go('/shop');
+  await marit.type('One may take off a jack', 'much');
+  await marit.tapText('Keep the rules');
+  await marit.sees('Expected kilograms');
+  await marit.type('One may take off a jack', '10');
+  await marit.tapText('Keep the rules');
+  await marit.go('/jobs/demo-van-9/plan');
+  await marit.sees('Drain it first, then take it down with two.');
+  await context.close();
+}, 30_000);
+
+test('a signed job takes an addendum and nothing else; its record prints', async () => {
+  await ines.go('/jobs/demo-saloon/record');
+  await ines.tapText('Add an addendum');
+  await ines.type('What is to be added', 'looked at cold next day: dry');
+  await ines.tapText('Add it');
+  await ines.sees('looked at cold next day: dry (Ines');
+  await ines.go('/jobs/demo-saloon/bench');
+  await ines.sees('Signed. Only an addendum');
+  expect(await ines.page.$('[data-put=rag]')).toBeNull();
+  await ines.go('/jobs/demo-saloon/record');
+  await ines.page.waitForSelector('[data-record]');
+  const pdf = Buffer.from(await ines.page.pdf({ format: 'A4', printBackground: true })).toString('latin1');
+  const pages = Number(/\/Count (\d+)/.exec(pdf)?.[1] ?? 0);
+  expect(pages).toBeGreaterThanOrEqual(1);
+  expect(pages).toBeLessThanOrEqual(2);
+}, 30_000);
+
+test('no turn threw an error', () => expect(ines.errors).toEqual([]));

@@ -110,6 +110,20 @@ test('the lead decides: a wrong PIN is refused, the right one passes the item wi
   await arrived('demo-van-9', 'exception');
 }, 30_000);
 
+test('its own pump in bursts: the clock counts, rests and sums, goes on over a reload, and stops', async () => {
+  await ines.go('/jobs/demo-van-9/drain');
+  await ines.sees('it leaks: not on the road');
+  await ines.tap('[data-way=ownPump]');
+  await ines.tap('[data-action=bursts]');
+  await ines.page.waitForSelector('[data-phase=burst]');
+  await arrived('demo-van-9', 'answer', 'wait');
+  await ines.page.reload({ waitUntil: 'load' });
+  await ines.page.waitForSelector('[data-phase=rest]', { timeout: 15_000 });
+  await ines.sees('Rest after burst 1');
+  await ines.tap('[data-action=bursts]');
+  await ines.sees('1 bursts, 0–0.5 L by the count');
+}, 40_000);
+
 test('a height chosen by hand warns where it may pull, and the plan is one tap away', async () => {
   await ines.go('/jobs/demo-van-4/drop');
   for (let i = 0; i < 3; i++) await ines.tap('[data-action=lower]');

@@ -21,6 +21,12 @@ describe('the call', () => {
     expect(call.takeOut.litres.lo).toBeGreaterThan(0);
     expect(call.takeOut.enough).toBe(true);
   });
+  test('says how it comes out and into how many cans: up to 107 L into four of twenty and two of ten at most', () => {
+    const call = makeCall(opened(0.75), { alone: 25, two: 40 });
+    expect(call.wayOut?.way.id).toBe('transferPump');
+    expect(call.wayOut?.cans).toBe(6);
+    expect(makeCall(opened(0), { alone: 60, two: 60 }).wayOut).toBeNull();
+  });
   test('a shop that allows less changes the call', () => {
     expect(makeCall(opened(0.5), { alone: 15, two: 22 }).headline).toBe(
       'Too heavy by hand even drained: it stays on the jack.',

@@ -1,4 +1,6 @@
 import { commonPractice } from '../basis/index.ts';
+import { bestWayOut, shareOut, type DrainWay } from '../drain/index.ts';
+import { safeFill } from '../fluid/index.ts';
 import { add, rangeInWords, roundTo, total, type Estimate } from '../estimate/index.ts';
 import {
   drained,
@@ -25,6 +27,8 @@ export interface Call {
   aboard: Estimate;
   /** Litres to take out so that it is light enough for one, whatever is true. */
   takeOut: { litres: Estimate; enough: boolean };
+  /** How it comes out best in this shop, and into how many cans; null when nothing need come out. */
+  wayOut: { way: DrainWay; cans: number } | null;
   /** Down, bench left out, and up again. */
   minutes: Estimate;
   test: ComplaintKind;
@@ -64,6 +68,7 @@ export function makeCall(state: JobState, shop: ShopKilograms = startingKilogram
     drained: after,
     aboard,
     takeOut,
+    wayOut: wayOut(state, takeOut.litres.hi, shop),
     minutes: add(add(widen(down.minutes), up), AROUND),
     test,
     couldStop: [
@@ -83,6 +88,17 @@ export function makeCall(state: JobState, shop: ShopKilograms = startingKilogram
       soak: 'penetrating oil works while other things are done; common practice, no source',
     },
   };
+}
+
+/** Cans a shop has at hand to start with, L; common practice, no source. */
+const CANS = [20, 20, 20, 20, 10, 10];
+
+function wayOut(state: JobState, litres: number, shop: ShopKilograms): Call['wayOut'] {
+  const { way } = bestWayOut(
+    { vehicle: state.vehicle, aboard: state.fuel.aboard, complaint: state.complaint },
+    shop.alone,
+  );
+  return way && { way, cans: shareOut(litres, CANS, safeFill(state.vehicle.fuel)).cans.length };
 }
 
 function headline(now: Handling, after: Handling): string {

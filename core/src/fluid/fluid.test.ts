@@ -1,5 +1,14 @@
 import { InputError } from '../errors/index.ts';
-import { safeFill, volumeCorrection } from './index.ts';
+import {
+  airingMinutes,
+  flammableFrom,
+  kinematicViscosity,
+  safeFill,
+  spillInWords,
+  vapourPressure,
+  viscosityAt,
+  volumeCorrection,
+} from './index.ts';
 
 describe('volume correction, API MPMS 11.1 generalised products (coefficients from memory)', () => {
   test.each([
@@ -30,4 +39,69 @@ describe('safe fill', () => {
     expect(safeFill('petrol', -10, 40)).toBeGreaterThan(0.935);
     expect(safeFill('diesel', 0, 40)).toBeGreaterThan(safeFill('petrol', 0, 40));
   });
+});
+
+describe('viscosity over temperature (ASTM D341, from memory)', () => {
+  test('2.8 at 40 °C and 4.5 at 20 °C give 8.44 at 0 °C, and both points back', () => {
+    const known = [
+      [40, 2.8],
+      [20, 4.5],
+    ] as const;
+    expect(viscosityAt(known, 0)).toBeCloseTo(8.44, 2);
+    expect(viscosityAt(known, 40)).toBeCloseTo(2.8, 9);
+    expect(viscosityAt(known, 20)).toBeCloseTo(4.5, 9);
+  });
+  test('falls with temperature for both fuels', () => {
+    for (const fuel of ['petrol', 'diesel'] as const)
+      expect(kinematicViscosity(fuel, 0)).toBeGreaterThan(kinematicViscosity(fuel, 30));
+    expect(() =>
+      viscosityAt(
+        [
+          [20, 1],
+          [20, 2],
+        ],
+        0,
+      ),
+    ).toThrow(InputError);
+    expect(() =>
+      viscosityAt(
+        [
+          [20, 0.1],
+          [40, 2],
+        ],
+        0,
+      ),
+    ).toThrow(InputError);
+  });
+});
+
+describe('vapour pressure (AP-42 chapter 7.1, slope 3, from memory)', () => {
+  test('Reid 10 psi at 60 °F: 5.186 psi; Reid 60 kPa: 35.8 kPa at 20 °C and 68.3 at 40 °C', () => {
+    const psi = 6894.757293168;
+    expect(vapourPressure(10 * psi, (60 - 32) / 1.8) / psi).toBeCloseTo(5.186, 3);
+    expect(vapourPressure(60_000, 20) / 1000).toBeCloseTo(35.8, 1);
+    expect(vapourPressure(60_000, 40) / 1000).toBeCloseTo(68.3, 1);
+  });
+  test('near its Reid pressure at the test’s 37.8 °C, and refused outside its range', () => {
+    expect(vapourPressure(60_000, 37.8) / 60_000).toBeGreaterThan(0.95);
+    expect(vapourPressure(60_000, 37.8) / 60_000).toBeLessThan(1.12);
+    expect(() => vapourPressure(5_000, 20)).toThrow(InputError);
+  });
+});
+
+describe('what a spill does to the air', () => {
+  test('one litre is 0.276 m³ of vapour and makes 19.7 m³ flammable', () => {
+    expect(flammableFrom(1).vapour).toBeCloseTo(0.276, 3);
+    expect(flammableFrom(1).mixture).toBeCloseTo(19.7, 1);
+  });
+  test('to a tenth takes 2.3 changes; at six an hour and mixing 3 that is 69 minutes', () => {
+    expect(airingMinutes(1, 0.1, 1) / 60).toBeCloseTo(Math.LN10, 9);
+    expect(Math.round(airingMinutes(6))).toBe(69);
+    expect(() => airingMinutes(0)).toThrow(InputError);
+  });
+});
+
+test('the sentence at the air carries the figures for petrol and none made up for diesel', () => {
+  expect(spillInWords('petrol')).toMatch(/20 m³.*70 minutes/);
+  expect(spillInWords('diesel')).not.toMatch(/m³/);
 });

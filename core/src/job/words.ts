@@ -16,7 +16,7 @@ export function entryInWords(state: JobState, entry: Entry): string {
     case 'fuelWitness':
       return `witness: ${entry.body.witness}`;
     case 'answer':
-      return `answer: ${entry.body.value}`;
+      return `${entry.body.question} chosen`;
     case 'approval':
       return `owner: ${entry.body.answer}`;
     case 'gateItem':

@@ -8,6 +8,7 @@ import { GateRail } from '../GateRail.tsx';
 import { StationRail } from '../StationRail.tsx';
 import { Cans } from './Cans.tsx';
 import { TankSection } from './TankSection.tsx';
+import { WaysOut } from './WaysOut.tsx';
 import { WitnessButtons } from './WitnessButtons.tsx';
 
 const WitnessChart = lazy(() => import('./WitnessChart.tsx'));
@@ -34,6 +35,7 @@ export default function Drain() {
         )}
         <Numbers aboard={aboard} />
         <TankSection />
+        <WaysOut />
         <h2 className="pb-2 pt-4 text-20">Where it goes</h2>
         <Cans />
         <h2 className="pb-2 pt-6 text-20">What says how much is left</h2>

@@ -36,7 +36,7 @@ export default function Plan() {
                 ? `Take out about ${roundTo(Math.max(litres.typ, 1), litres.typ > 10 ? 5 : 1)} L`
                 : 'Nothing to take out'
             }
-            text={`${rangeInWords(call.aboard, 1)} L aboard; ${litres.hi > 0 ? `${rangeInWords(litres, 1)} L until one may take it` : 'light enough as it is'}${enough ? '' : '; the drained tank may still be too much for one'}`}
+            text={`${rangeInWords(call.aboard, 1)} L aboard; ${litres.hi > 0 ? `${rangeInWords(litres, 1)} L until one may take it` : 'light enough as it is'}${enough ? '' : '; the drained tank may still be too much for one'}${call.wayOut ? `; ${call.wayOut.way.name.toLowerCase()}, ${hoursInWords(call.wayOut.way.minutes)}, up to ${call.wayOut.cans} cans` : ''}`}
             why={`${call.why.takeOut}. ${call.why.mass}.`}
           />
           <CallRow

@@ -1,3 +1,4 @@
+import { spillInWords } from '@iron-cradle/core';
 import { useNavigate } from 'react-router';
 import { useJob } from '../../../log/useJob.ts';
 import { GateRail } from '../GateRail.tsx';
@@ -6,7 +7,7 @@ import { Pressure } from './Pressure.tsx';
 
 /** Make safe: gate 1, before anything is opened. */
 export default function Safe() {
-  const { jobId } = useJob();
+  const { jobId, state } = useJob();
   const navigate = useNavigate();
   return (
     <div className="flex flex-1 wide:overflow-hidden">
@@ -17,7 +18,13 @@ export default function Safe() {
           gate={1}
           pass="Gate 1: safe to open"
           onPassed={() => void navigate(`/jobs/${jobId}/drain`)}
-          body={(j) => (j.item.id === 'pressure' ? <Pressure /> : null)}
+          body={(j) =>
+            j.item.id === 'pressure' ? (
+              <Pressure />
+            ) : j.item.id === 'air' ? (
+              <p className="max-w-prose">{spillInWords(state.vehicle.fuel)}</p>
+            ) : null
+          }
         />
       </main>
     </div>

@@ -1,0 +1,209 @@
+import { commonPractice, computed, type Basis } from '../basis/index.ts';
+import { estimate, multiply, exactly, type Estimate } from '../estimate/index.ts';
+import { kinematicViscosity } from '../fluid/index.ts';
+import { drained, litresToTakeOut } from '../handling/index.ts';
+import type { Complaint } from '../job/types.ts';
+import { estimateOf, type VehicleFile } from '../vehicle/index.ts';
+import { BURST, OWN_PUMP_FLOW, REST } from './bursts.ts';
+import { drainTime, siphonFlow } from './flow.ts';
+
+export type DrainWayId = 'transferPump' | 'siphon' | 'plug' | 'ownPump' | 'road';
+
+export interface DrainWay {
+  id: DrainWayId;
+  name: string;
+  /** From start to finish, min. */
+  minutes: Estimate;
+  /** Of those with hands on it, min. */
+  hands: Estimate;
+  /** Litres that stay aboard. */
+  stays: Estimate;
+  /** Why it cannot be here; null where it can. */
+  cannot: string | null;
+  how: string;
+  caution: string;
+}
+
+/** What this shop drains with. Where a shop starts; common practice, no source. */
+export interface DrainKit {
+  /** L/min; null where there is none. */
+  transferPump: Estimate | null;
+  /** m */
+  siphon: { bore: number; length: number } | null;
+}
+
+export const startingKit: DrainKit = {
+  transferPump: { lo: 4, typ: 7, hi: 10, basis: commonPractice },
+  siphon: { bore: 0.01, length: 2 },
+};
+
+/** Head a siphon works under from a tank on a lift to a can on the floor, m; common practice, no source. */
+const SIPHON_HEAD: Estimate = { lo: 0.25, typ: 0.5, hi: 0.9, basis: commonPractice };
+/** Hole of a drain plug, m; common practice, no source. */
+const PLUG_HOLE: Estimate = { lo: 0.008, typ: 0.012, hi: 0.016, basis: commonPractice };
+/** Share of the time its own pump runs. */
+const BURST_SHARE = exactly(BURST / (BURST + REST), commonPractice);
+
+interface Ask {
+  vehicle: VehicleFile;
+  aboard: Estimate;
+  complaint: Complaint;
+  celsius?: number;
+  kit?: DrainKit;
+}
+
+/**
+ * The ways to get the fuel out, those that can be first, then by how long hands are on it: minutes, what stays aboard, why
+ * one cannot be here.
+ *
+ * @example drainWays({ vehicle, aboard, complaint: 'pump' })[0]!.id // 'transferPump'
+ */
+export function drainWays({ vehicle, aboard, complaint, celsius = 15, kit = startingKit }: Ask): DrainWay[] {
+  const rest = drained(vehicle, aboard);
+  const out = {
+    lo: Math.max(0, aboard.lo - rest.hi),
+    typ: Math.max(0, aboard.typ - rest.typ),
+    hi: Math.max(0, aboard.hi - rest.lo),
+    basis: aboard.basis,
+  };
+  const ways = [
+    transferPump(out, rest, kit),
+    siphon(vehicle, out, rest, kit, celsius),
+    plug(vehicle, aboard),
+    ownPump(vehicle, out, rest, complaint),
+    road(aboard, complaint),
+  ];
+  return ways.sort(
+    (a, b) =>
+      Number(a.cannot !== null) - Number(b.cannot !== null) ||
+      a.hands.typ - b.hands.typ ||
+      a.minutes.typ - b.minutes.typ,
+  );
+}
+
+const plus = (a: Estimate, lo: number, typ: number, hi: number): Estimate => ({
+  ...a,
+  lo: a.lo + lo,
+  typ: a.typ + typ,
+  hi: a.hi + hi,
+});
+/** Minutes for litres at a flow, slow end against much, fast end against little. */
+const at = (litres: Estimate, flow: Estimate, basis: Basis): Estimate =>
+  estimate(litres.lo / flow.hi, litres.typ / flow.typ, litres.hi / flow.lo, basis);
+const sorted = (values: number[], basis: Basis): Estimate => {
+  const [lo, typ, hi] = [...values].sort((a, b) => a - b) as [number, number, number];
+  return { lo, typ, hi, basis };
+};
+const some = (lo: number, typ: number, hi: number): Estimate => ({ lo, typ, hi, basis: commonPractice });
+
+function transferPump(out: Estimate, stays: Estimate, kit: DrainKit): DrainWay {
+  const flow = kit.transferPump ?? some(1, 1, 1);
+  return {
+    id: 'transferPump',
+    name: 'Transfer pump',
+    minutes: plus(at(out, flow, computed('litres / rated flow')), 3, 5, 10),
+    hands: some(3, 6, 12),
+    stays,
+    cannot: kit.transferPump ? null : 'this shop has no transfer pump',
+    how: 'through the filler or a parted line, hose to the lowest place it reaches',
+    caution: 'bond pump and can; at most 1 m/s until its inlet is covered',
+  };
+}
+
+function siphon(vehicle: VehicleFile, out: Estimate, stays: Estimate, kit: DrainKit, celsius: number): DrainWay {
+  const hose = kit.siphon;
+  const viscosity = kinematicViscosity(vehicle.fuel, celsius) * 1e-6;
+  const flow = (head: number) => (hose ? siphonFlow(head, { ...hose, losses: 0.5 }, viscosity) * 60_000 : 1);
+  const perMinute = sorted(
+    [flow(SIPHON_HEAD.lo), flow(SIPHON_HEAD.typ), flow(SIPHON_HEAD.hi)],
+    computed('hose under its head, Colebrook'),
+  );
+  return {
+    id: 'siphon',
+    name: 'Siphon',
+    minutes: plus(at(out, perMinute, perMinute.basis), 4, 6, 12),
+    hands: some(4, 8, 15),
+    stays: { ...stays, hi: stays.hi * 1.5 },
+    cannot: hose ? null : 'this shop has no siphon hose',
+    how: 'can below the tank, hose to its floor, cap open; never start it by mouth',
+    caution: 'it stops where its end is; a valve in the neck may keep the hose out',
+  };
+}
+
+function plug(vehicle: VehicleFile, aboard: Estimate): DrainWay {
+  const { length, width, height } = vehicle.tank.shape;
+  const full = estimateOf(vehicle, vehicle.tank.litres);
+  const area = (length * width) / 1e6;
+  const level = (litres: number, capacity: number) => (Math.min(1, litres / capacity) * height) / 1000;
+  const minutes = (litres: number, capacity: number, hole: number) =>
+    drainTime(() => area, level(litres, capacity), hole) / 60;
+  const run = sorted(
+    [
+      minutes(aboard.lo, full.hi, PLUG_HOLE.hi),
+      minutes(aboard.typ, full.typ, PLUG_HOLE.typ),
+      minutes(aboard.hi, full.lo, PLUG_HOLE.lo),
+    ],
+    computed('Torricelli through the hole'),
+  );
+  return {
+    id: 'plug',
+    name: 'Drain plug, if it has one',
+    minutes: plus(run, 3, 5, 15),
+    hands: some(4, 7, 20),
+    stays: some(0, 0.3, 1),
+    cannot: null,
+    how: 'cap open, tray and can under it; nothing comes: empty or blocked, so ask a second witness',
+    caution: 'a plug rusted in is left alone: a torn boss costs the tank',
+  };
+}
+
+function ownPump(vehicle: VehicleFile, out: Estimate, stays: Estimate, complaint: Complaint): DrainWay {
+  const flow = multiply(OWN_PUMP_FLOW, BURST_SHARE);
+  const minutes = plus(at(out, flow, computed('flow × a third of the time')), 5, 8, 15);
+  return {
+    id: 'ownPump',
+    name: 'Its own pump, in bursts',
+    minutes,
+    hands: minutes,
+    stays: { ...stays, typ: Math.max(stays.typ, 2), hi: Math.max(stays.hi, 4) },
+    cannot:
+      complaint === 'pump'
+        ? 'the pump is the complaint'
+        : vehicle.feed === 'carburettor'
+          ? 'no electric pump to be commanded'
+          : null,
+    how: 'hose on its outlet, ten seconds on, twenty off, battery still on; count the bursts',
+    caution: 'the count misses some: a second witness afterwards',
+  };
+}
+
+function road(aboard: Estimate, complaint: Complaint): DrainWay {
+  const no: Partial<Record<Complaint, string>> = {
+    leak: 'it leaks: not on the road',
+    badFuel: 'bad fuel: not on the road',
+    pump: 'the pump may leave it standing',
+    rust: 'a strap may not hold: not on the road',
+  };
+  const km = some(6, 9, 14);
+  return {
+    id: 'road',
+    name: 'Run it down, book it for then',
+    // At fifty an hour.
+    minutes: sorted(
+      [(aboard.lo / km.hi) * 120, (aboard.typ / km.typ) * 120, (aboard.hi / km.lo) * 120],
+      commonPractice,
+    ),
+    hands: some(0, 0, 0),
+    stays: some(2, 5, 10),
+    cannot: no[complaint] ?? null,
+    how: 'the owner drives it nearly empty and comes back',
+    caution: 'not for a tank that leaks or holds bad fuel',
+  };
+}
+
+/** Litres to take out so that one may take it down, with the best way for it. */
+export function bestWayOut(ask: Ask, alone: number): { litres: Estimate; way: DrainWay | null } {
+  const { litres } = litresToTakeOut(ask.vehicle, ask.aboard, alone);
+  if (litres.hi === 0) return { litres, way: null };
+  return { litres, way: drainWays(ask).find((w) => w.cannot === null && w.id !== 'road') ?? null };
+}

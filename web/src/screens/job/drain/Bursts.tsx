@@ -1,0 +1,73 @@
+import { BURST, burstClock, burstLitres, rangeInWords, REST } from '@iron-cradle/core';
+import { useEffect, useState } from 'react';
+import { useJob } from '../../../log/useJob.ts';
+import { Strap } from '../../../look/Strap.tsx';
+
+const WAIT = 'pump bursts';
+
+/** Its own pump in bursts: counts, rests and sums. The clock is a wait in the log, so it goes on over a reload. */
+export function Bursts() {
+  const { state, enter } = useJob();
+  const running = state.waits.find((w) => w.what === WAIT && !w.ended);
+  const last = [...state.waits].reverse().find((w) => w.what === WAIT && w.ended);
+  const [now, setNow] = useState(Date.now());
+  useEffect(() => {
+    if (!running) return undefined;
+    const timer = setInterval(() => setNow(Date.now()), 200);
+    return () => clearInterval(timer);
+  }, [running]);
+  const seconds = (w: { started: string; ended: string | null }) =>
+    (Date.parse(w.ended ?? new Date(now).toISOString()) - Date.parse(w.started)) / 1000;
+  const clock = burstClock(running ? seconds(running) : 0);
+  const length = clock.phase === 'burst' ? BURST : REST;
+  return (
+    <div className="grid gap-3 pt-3" aria-live="off">
+      {running && (
+        <>
+          <p className="text-quiet">
+            {clock.phase === 'burst' ? `Burst ${clock.done + 1}` : `Rest after burst ${clock.done}`}
+          </p>
+          <p className="reading text-64 leading-none" data-phase={clock.phase}>
+            {Math.floor(clock.into)}
+            <span className="pl-3 text-20">
+              s of {length}
+              {clock.phase === 'burst' ? ', relay on' : ', relay off'}
+            </span>
+          </p>
+          <div className="h-3.5 bg-well" aria-hidden>
+            <div className="h-full bg-work" style={{ width: `${(clock.into / length) * 100}%` }} />
+          </div>
+          <p>
+            <span className="reading">{rangeInWords(burstLitres(clock.pumped), 0.5)}</span> L by the count. It misses
+            some: read the can.
+          </p>
+        </>
+      )}
+      {!running && last && (
+        <p>
+          {burstClock(seconds(last)).done} bursts, {rangeInWords(burstLitres(burstClock(seconds(last)).pumped), 0.5)} L
+          by the count. Enter what the can reads below.
+        </p>
+      )}
+      {!state.signed && (
+        <Strap
+          data-action="bursts"
+          onClick={() => void enter('wait', { what: WAIT, state: running ? 'end' : 'start' })}
+        >
+          {running ? 'Stop the bursts' : 'Start the bursts'}
+        </Strap>
+      )}
+      {running && (
+        <button
+          type="button"
+          className="btn"
+          onClick={() =>
+            void enter('wait', { what: WAIT, state: 'end' }).then(() => enter('fuelWitness', { witness: 'ranDry' }))
+          }
+        >
+          Pump runs dry
+        </button>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,57 @@
+import { drainWays, hoursInWords, rangeInWords, type DrainWay } from '@iron-cradle/core';
+import { Check } from 'lucide-react';
+import { useJob } from '../../../log/useJob.ts';
+import { Shape } from '../../../look/Shapes.tsx';
+import { Bursts } from './Bursts.tsx';
+
+const QUESTION = 'way out';
+
+/** The ways to get it out, best first: minutes, what stays, why one cannot be here. The one in use says how. */
+export function WaysOut() {
+  const { state, enter } = useJob();
+  const ways = drainWays({ vehicle: state.vehicle, aboard: state.fuel.aboard, complaint: state.complaint });
+  const chosen = state.answers[QUESTION] ?? null;
+  return (
+    <section aria-label="ways out">
+      <h2 className="pb-2 pt-4 text-20">How it comes out</h2>
+      <ul className="ruled border-y border-rule">
+        {ways.map((way) => (
+          <li key={way.id}>
+            <button
+              type="button"
+              data-way={way.id}
+              aria-pressed={chosen === way.id}
+              disabled={way.cannot !== null || state.signed !== null}
+              className="flex min-h-16 w-full items-center gap-3 py-1.5 text-left"
+              onClick={() => void enter('answer', { question: QUESTION, value: way.id })}
+            >
+              {way.cannot ? (
+                <Shape outcome="bad" size={20} label="cannot be here" />
+              ) : chosen === way.id ? (
+                <Check size={22} aria-label="in use" />
+              ) : (
+                <Shape outcome="good" size={20} label="can be" />
+              )}
+              <span className="min-w-0 flex-1">
+                <span className="narrow block text-20">{way.name}</span>
+                <span className="block leading-tight text-quiet">{way.cannot ?? told(way)}</span>
+              </span>
+            </button>
+            {chosen === way.id && (
+              <div className="pb-3 pl-8">
+                <p>{way.how}.</p>
+                <p className="text-quiet">{way.caution}. The service information for this vehicle comes first.</p>
+                {way.id === 'ownPump' && <Bursts />}
+              </div>
+            )}
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+const told = (way: DrainWay): string =>
+  way.id === 'road'
+    ? `no hands; ${rangeInWords(way.stays, 1)} L stay`
+    : `${hoursInWords(way.minutes)}, hands on ${hoursInWords(way.hands)}; ${rangeInWords(way.stays, 1)} L stay`;

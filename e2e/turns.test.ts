@@ -143,6 +143,22 @@ test('a tag opens from the wire, is put off, and says so', async () => {
   await ines.sees('put off: the tank is home');
 }, 30_000);
 
+test('quick tests: a ground that loses too much halts the drop, mended it does not', async () => {
+  await ines.go('/jobs/demo-van-4/plan');
+  await ines.page.waitForSelector('[data-verdict=unknown]', { visible: true });
+  await ines.tap('[data-test=ground]');
+  await ines.type('The meter reads', '350 mV');
+  await ines.tapText('Enter it');
+  await ines.page.waitForSelector('[data-verdict=bad]', { visible: true });
+  await ines.sees('mend the ground first');
+  await ines.tap('[data-test=ground]');
+  await ines.type('The meter reads', 'much');
+  await ines.sees('Expected a voltage like 12.1 V');
+  await ines.type('The meter reads', '0,06');
+  await ines.tapText('Enter it');
+  await ines.page.waitForSelector('[data-verdict=doubtful]', { visible: true });
+}, 30_000);
+
 test('the theme is kept, the gauge moves by keys, the why of a line opens', async () => {
   await ines.go('/jobs/demo-van-9/plan');
   await ines.tap('button[aria-label="night theme"]');

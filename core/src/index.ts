@@ -12,3 +12,4 @@ export * from './job/index.ts';
 export * from './stops/index.ts';
 export * from './call/index.ts';
 export * from './summary/index.ts';
+export * from './diagnosis/index.ts';

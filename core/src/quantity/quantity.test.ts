@@ -27,6 +27,10 @@ describe('reading what people write', () => {
     ['14 inH2O', 'pressure', 'bar', 3487.24474],
     ['½ qt', 'volume', 'L', 0.000473176473],
     ['12', 'length', 'mm', 0.012],
+    ['60 mV', 'voltage', 'V', 0.06],
+    ['12,1 V', 'voltage', 'V', 12.1],
+    ['47 ohms', 'resistance', 'Ω', 47],
+    ['0.9 kΩ', 'resistance', 'Ω', 900],
   ] as const)('%s', (text, dimension, unit, expected) => {
     const got = read(text, dimension, unit);
     expect(got.lo).toBeCloseTo(expected, 10);
@@ -136,6 +140,8 @@ describe('factors against unit libraries', () => {
     ['torque', 'ft-lb', 'ft lbf', 'N m'],
     ['torque', 'in-lb', 'inch lbf', 'N m'],
     ['duration', 'h', 'hour', 's'],
+    ['voltage', 'mV', 'mV', 'V'],
+    ['resistance', 'kΩ', 'kohm', 'ohm'],
   ];
   test.each(names)('%s %s against mathjs to 1e-9', (dimension, key, name, si) => {
     const reference = mathUnit(1, name).toNumber(si);

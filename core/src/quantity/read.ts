@@ -62,6 +62,8 @@ function expectation({ dimension, unit }: ReadOptions): string {
     temperature: '-10 °C or 14 °F',
     duration: '20 min',
     force: '300 N',
+    voltage: '12.1 V or 60 mV',
+    resistance: '47 Ω, 47 ohms or 0.9 kΩ',
   };
   return `a ${dimension} like ${examples[dimension]}; a bare number counts as ${units[dimension][unit]?.symbol ?? unit}`;
 }

@@ -1,6 +1,16 @@
 import { InputError } from '../errors/index.ts';
 
-export type Dimension = 'length' | 'mass' | 'volume' | 'pressure' | 'torque' | 'temperature' | 'duration' | 'force';
+export type Dimension =
+  | 'length'
+  | 'mass'
+  | 'volume'
+  | 'pressure'
+  | 'torque'
+  | 'temperature'
+  | 'duration'
+  | 'force'
+  | 'voltage'
+  | 'resistance';
 
 /** SI value = written value × `factor` + `offset`. */
 export interface Unit {
@@ -67,6 +77,14 @@ export const units: Record<Dimension, Record<string, Unit>> = {
     s: { symbol: 's', names: ['s', 'sec', 'secs', 'second', 'seconds'], factor: 1 },
     min: { symbol: 'min', names: ['min', 'mins', 'minute', 'minutes'], factor: 60 },
     h: { symbol: 'h', names: ['h', 'hr', 'hrs', 'hour', 'hours'], factor: 3600 },
+  },
+  voltage: {
+    V: { symbol: 'V', names: ['v', 'volt', 'volts'], factor: 1 },
+    mV: { symbol: 'mV', names: ['mv', 'millivolt', 'millivolts'], factor: 0.001 },
+  },
+  resistance: {
+    Ω: { symbol: 'Ω', names: ['ω', 'ohm', 'ohms', 'r'], factor: 1 },
+    kΩ: { symbol: 'kΩ', names: ['kω', 'kohm', 'kohms', 'k'], factor: 1000 },
   },
   force: {
     N: { symbol: 'N', names: ['n', 'newton', 'newtons'], factor: 1 },

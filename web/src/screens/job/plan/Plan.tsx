@@ -9,7 +9,7 @@ import { StationRail } from '../StationRail.tsx';
 import { TakeBack } from '../TakeBack.tsx';
 import { CallRow } from './CallRow.tsx';
 import { ComplaintTest } from './ComplaintTest.tsx';
-import { PlanWitness } from './PlanWitness.tsx';
+import { AskTheVehicle } from './AskTheVehicle.tsx';
 
 /** The call: what a technician knows before touching a bolt. */
 export default function Plan() {
@@ -24,7 +24,7 @@ export default function Plan() {
   const test = complaintOf(state.complaint);
   const told = state.complaintTest;
   return (
-    <div className="flex flex-1 wide:overflow-hidden">
+    <div className="flex flex-1 flex-col wide:flex-row wide:overflow-hidden">
       <StationRail now="plan" />
       <main className="flex min-w-0 flex-1 flex-col bg-sheet px-4 pb-3 pt-5 mid:px-11 mid:pt-6 wide:overflow-y-auto">
         <h1 className="pb-4 text-32 mid:text-48">{call.headline}</h1>
@@ -90,12 +90,9 @@ export default function Plan() {
         <div className="pt-2">
           <TakeBack />
         </div>
-        <section className="pt-6 wide:hidden">
-          <PlanWitness />
-        </section>
       </main>
-      <aside className="hidden w-[22rem] shrink-0 overflow-y-auto border-l border-rule p-6 wide:block">
-        <PlanWitness />
+      <aside className="shrink-0 border-t border-rule p-4 mid:px-11 wide:w-[22rem] wide:overflow-y-auto wide:border-l wide:border-t-0 wide:p-6">
+        <AskTheVehicle />
       </aside>
       <ComplaintTest open={testing} onClose={() => setTesting(false)} />
     </div>

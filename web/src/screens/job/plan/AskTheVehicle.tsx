@@ -1,13 +1,15 @@
 import { rangeInWords, witnessWord } from '@iron-cradle/core';
 import { useJob } from '../../../log/useJob.ts';
 import { WitnessButtons } from '../drain/WitnessButtons.tsx';
+import { QuickTests } from './QuickTests.tsx';
 
-/** Ask the vehicle: what narrows the litres before anything is opened. */
-export function PlanWitness() {
+/** Ask the vehicle: whether the tank is to blame, and what narrows the litres, before anything is opened. */
+export function AskTheVehicle() {
   const { state } = useJob();
   return (
     <>
-      <h2 className="text-20">Ask the vehicle</h2>
+      <QuickTests />
+      <h2 className="pt-6 text-20">Ask the vehicle</h2>
       <p className="border-b-2 border-ink pb-3 text-quiet">What is aboard, told a second way.</p>
       <ul className="ruled py-2">
         {state.fuel.steps.map((step) => (

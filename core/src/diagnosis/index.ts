@@ -1,0 +1,77 @@
+import { commonPractice } from '../basis/index.ts';
+import type { JobState } from '../job/types.ts';
+import type { Verdict } from '../verdict/index.ts';
+import { quickTests, type Judged, type QuickTest } from './tests.ts';
+
+export { quickTests, FEED_DROP, GROUND_DROP, type Points, type QuickTest } from './tests.ts';
+
+/** The question under which a test's reading stands in the log. */
+export const questionOf = (test: Pick<QuickTest, 'id'>): string => `test ${test.id}`;
+
+export interface TestState {
+  test: QuickTest;
+  /** Null until it was run. */
+  judged: Judged | null;
+}
+
+export interface Diagnosis {
+  /** Not yet run first, cheapest first; then those that were. */
+  tests: TestState[];
+  /** Must it come down? good = go, bad = look elsewhere first, unknown = not tested. */
+  verdict: Verdict;
+}
+
+/**
+ * Must the tank come down at all? From what the quick tests read. One that points elsewhere stops the drop; the minutes
+ * of those not run yet are named.
+ *
+ * @example diagnose(state).verdict.outcome // 'bad': the ground loses 0.4 V
+ */
+export function diagnose(state: Pick<JobState, 'complaint' | 'vehicle' | 'answers'>): Diagnosis {
+  const tests = quickTests[state.complaint].map((test): TestState => ({ test, judged: read(test, state) }));
+  tests.sort((a, b) => Number(a.judged !== null) - Number(b.judged !== null) || a.test.minutes - b.test.minutes);
+  return { tests, verdict: mustComeDown(tests) };
+}
+
+function read(test: QuickTest, state: Pick<JobState, 'vehicle' | 'answers'>): Judged | null {
+  const said = state.answers[questionOf(test)];
+  if (said === undefined) return null;
+  const value = 'words' in test.reads || said === 'open' ? said : Number(said);
+  return typeof value === 'number' && !Number.isFinite(value) ? null : test.judge(value, state.vehicle);
+}
+
+function mustComeDown(tests: readonly TestState[]): Verdict {
+  const reason = (text: string): Verdict['reasons'][number] => ({ text, basis: commonPractice });
+  if (tests.length === 0)
+    return {
+      outcome: 'good',
+      reasons: [reason('another tank goes in: it comes down')],
+      next: ['compare old and new before anything is opened'],
+    };
+  const run = tests.flatMap((t) => (t.judged ? [t.judged] : []));
+  const left = tests.filter((t) => !t.judged);
+  const elsewhere = run.filter((j) => j.points === 'elsewhere');
+  if (elsewhere.length > 0)
+    return {
+      outcome: 'bad',
+      reasons: elsewhere.flatMap((j) => j.verdict.reasons),
+      next: elsewhere.flatMap((j) => j.verdict.next),
+    };
+  if (run.length === 0) {
+    const minutes = left.reduce((sum, t) => sum + t.test.minutes, 0);
+    return {
+      outcome: 'unknown',
+      reasons: [reason(`not tested: ${minutes} minutes of tests against hours under it`)],
+      next: [`${left[0]!.test.name}, ${left[0]!.test.minutes} min`],
+    };
+  }
+  const open = run.filter((j) => j.points === 'nowhere');
+  const reasons = run.flatMap((j) => j.verdict.reasons);
+  if (left.length > 0 || open.length === run.length)
+    return {
+      outcome: 'doubtful',
+      reasons,
+      next: [...open.flatMap((j) => j.verdict.next), ...left.map((t) => `${t.test.name}, ${t.test.minutes} min`)],
+    };
+  return { outcome: 'good', reasons, next: open.flatMap((j) => j.verdict.next) };
+}

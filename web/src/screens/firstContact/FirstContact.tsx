@@ -153,7 +153,7 @@ export default function FirstContact() {
             options={complaintKinds.map((k) => ({ value: k.id, label: k.name }))}
           />
         </div>
-        <div className="grid items-end gap-5 pt-4 wide:grid-cols-[minmax(0,1fr)_12rem_21rem]">
+        <div className="grid grid-cols-[minmax(0,1fr)] items-end gap-5 pt-4 wide:grid-cols-[minmax(0,1fr)_12rem_21rem]">
           <Gauge
             value={lies || complaint === 'level' ? null : gauge}
             litres={litres}

@@ -1,6 +1,7 @@
 import { GAUGE_ERROR, type VehicleFile } from '@iron-cradle/core';
 import { useId, useRef } from 'react';
 import { HatchDefs } from '../../look/Shapes.tsx';
+import { useSize } from '../../ui/useSize.ts';
 
 interface GaugeProps {
   value: number | null;
@@ -21,20 +22,25 @@ const MARKS = [
 export function Gauge({ value, litres, onChange }: GaugeProps) {
   const hatch = useId();
   const svg = useRef<SVGSVGElement>(null);
-  const [left, right] = [20, 560];
+  // Drawn in real px, so that its type is as large on a phone as anywhere.
+  const [box, size] = useSize<HTMLDivElement>();
+  const width = Math.min(640, size.width || 600);
+  const [left, right] = [20, width - 40];
   const x = (share: number) => left + share * (right - left);
   const read = (clientX: number) => {
-    const box = svg.current!.getBoundingClientRect();
-    const share = (((clientX - box.left) / box.width) * 600 - left) / (right - left);
+    const at = svg.current!.getBoundingClientRect();
+    const share = (((clientX - at.left) / at.width) * width - left) / (right - left);
     onChange(Math.round(Math.min(1, Math.max(0, share)) * 16) / 16);
   };
   return (
-    <div>
+    <div ref={box} className="min-w-0 overflow-hidden">
       <p className="text-quiet">Gauge: drag, tap a mark, or use the arrow keys</p>
       <svg
         ref={svg}
-        viewBox="0 0 600 84"
-        className="w-full touch-none"
+        viewBox={`0 0 ${width} 84`}
+        width={width}
+        height="84"
+        className="touch-none"
         role="slider"
         tabIndex={0}
         aria-label="gauge"
@@ -67,7 +73,7 @@ export function Gauge({ value, litres, onChange }: GaugeProps) {
             />
             <path d={`M${x(value)} 20V54`} stroke="var(--ink)" strokeWidth="5" />
             <text
-              x={Math.min(490, Math.max(70, x(value)))}
+              x={Math.min(width - 110, Math.max(70, x(value)))}
               y="16"
               textAnchor="middle"
               fontSize="19"

@@ -18,32 +18,22 @@ const VERDICTS: Outcome[] = ['good', 'doubtful', 'bad', 'unknown'];
 export default function Bench() {
   const { jobId, state } = useJob();
   const navigate = useNavigate();
-  const body = <Findings />;
   return (
     <TankLayout
       station="bench"
+      page
       stage={() => (
-        <div className="h-full overflow-y-auto p-6">
+        <div className="h-full overflow-y-auto p-4 mid:p-6">
           <h1 className="pb-4 text-32">On the bench</h1>
-          {body}
+          <Findings />
         </div>
       )}
       now={
-        <div className="flex min-h-full flex-col">
-          <div className="p-4 mid:hidden">
-            <h1 className="pb-3 text-32">On the bench</h1>
-            {body}
-          </div>
-          {state.out ? (
-            <GateRail
-              gate={3}
-              pass="Gate 3: the ring may close"
-              onPassed={() => void navigate(`/jobs/${jobId}/refit`)}
-            />
-          ) : (
-            <p className="p-4 text-quiet">Gate 3 stands here once the tank is off the vehicle.</p>
-          )}
-        </div>
+        state.out ? (
+          <GateRail gate={3} pass="Gate 3: the ring may close" onPassed={() => void navigate(`/jobs/${jobId}/refit`)} />
+        ) : (
+          <p className="p-4 text-quiet">Gate 3 stands here once the tank is off the vehicle.</p>
+        )
       }
     />
   );

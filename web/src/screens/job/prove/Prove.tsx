@@ -20,30 +20,22 @@ import { OwedSheet } from './OwedSheet.tsx';
 export default function Prove() {
   const { state } = useJob();
   const vapour = vapourFrom(state);
-  const body = (
-    <div className="grid gap-8">
-      <Fill />
-      <Joints keys={jointsToSee(state)} />
-      <Again />
-      <Identity />
-    </div>
-  );
   return (
     <TankLayout
       station="prove"
+      page
       band={vapour ? <Band>{vapour.charAt(0).toUpperCase() + vapour.slice(1)}</Band> : null}
       stage={() => (
-        <div className="h-full overflow-y-auto p-6">
-          <h1 className="pb-4 text-32">Prove it</h1>
-          {body}
+        <div className="grid h-full gap-8 overflow-y-auto p-4 mid:p-6">
+          <h1 className="text-32">Prove it</h1>
+          <Fill />
+          <Joints keys={jointsToSee(state)} />
+          <Again />
+          <Identity />
         </div>
       )}
       now={
         <div className="flex min-h-full flex-col">
-          <div className="p-4 mid:hidden">
-            <h1 className="pb-4 text-32">Prove it</h1>
-            {body}
-          </div>
           <Signing />
         </div>
       }

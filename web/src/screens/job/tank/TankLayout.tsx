@@ -13,6 +13,8 @@ interface TankLayoutProps {
   band?: ReactNode;
   /** The drawing in the middle of wide screens. */
   stage: (size: { width: number; height: number }) => ReactNode;
+  /** The middle carries the station’s own page, which a phone shows above what is to be done. */
+  page?: boolean;
   /** What is to be done. */
   now: ReactNode;
   /** The controls, with the main action at the foot of the screen. */
@@ -23,7 +25,7 @@ interface TankLayoutProps {
  * The frame of the stations at the tank. Wide: well, stage, now, tags on the wire at the foot. Upright tablet: now on
  * top, stage, well and tags side by side. Phone: now alone; the rest is a tap away.
  */
-export function TankLayout({ station, band, stage, now, act }: TankLayoutProps) {
+export function TankLayout({ station, band, stage, page = false, now, act }: TankLayoutProps) {
   const { state, jobId } = useJob();
   const [tag, setTag] = useState<string | null>(null);
   const [well, wellSize] = useSize<HTMLDivElement>();
@@ -48,8 +50,11 @@ export function TankLayout({ station, band, stage, now, act }: TankLayoutProps) 
         )}
       </div>
       <div className="[grid-area:band]">{band}</div>
-      <div ref={box} className="hidden min-h-0 overflow-hidden bg-sheet [grid-area:stage] mid:block">
-        {boxSize.height > 120 && stage(boxSize)}
+      <div
+        ref={box}
+        className={`min-h-0 bg-sheet [grid-area:stage] mid:block mid:overflow-hidden ${page ? '' : 'hidden'}`}
+      >
+        {(page || boxSize.height > 120) && stage(boxSize)}
       </div>
       <section
         aria-label="now"

@@ -5,16 +5,8 @@
 import { archetypes, foldJob, nextStop, planDescent, readQuantity } from '@iron-cradle/core';
 import { descend, seeded, truthInside } from '@iron-cradle/core/rehearsal';
 import { unit } from 'mathjs';
-
-function median(work: () => void, runs = 60): number {
-  for (let i = 0; i < 5; i++) work();
-  const times = Array.from({ length: runs }, () => {
-    const from = performance.now();
-    work();
-    return performance.now() - from;
-  }).sort((a, b) => a - b);
-  return times[Math.floor(runs / 2)]!;
-}
+import { median, row } from './lib.ts';
+import { benchTank } from './tank.ts';
 
 const rng = seeded(7);
 const { state } = descend(archetypes[0]!, truthInside(archetypes[0]!, rng), rng);
@@ -33,9 +25,8 @@ const reference = median(() => {
   for (let i = 0; i < 100; i++) unit('7.125 inch').toNumber('m');
 });
 
-const row = (what: string, ms: number, against: string, base: number) =>
-  console.log(`${what.padEnd(44)} ${ms.toFixed(3)} ms   ${(ms / base).toFixed(2)} × ${against}`);
 row(`folding a descent of ${log.length} entries`, fold, 'reading it as JSON', parse);
 row('next stop, 8 connections', stop, 'reading the log as JSON', parse);
 row('whole descent foreseen', plan, 'one next stop', stop);
 row('reading a hundred quantities', read, 'the same by a unit library', reference);
+await benchTank();

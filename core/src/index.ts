@@ -4,6 +4,7 @@ export * from './estimate/index.ts';
 export * from './verdict/index.ts';
 export * from './quantity/index.ts';
 export * from './fluid/index.ts';
+export * from './shape/index.ts';
 export * from './drain/index.ts';
 export * from './vehicle/index.ts';
 export * from './tank/index.ts';

@@ -34,8 +34,9 @@ describe('the call', () => {
     expect(makeCall(opened(0.5), { alone: 20, two: 40 }).headline).toBe('Drain it first, then take it down with two.');
   });
   test('the gauge is no witness when the sender is the complaint', () => {
-    expect(opened(0.5, 'level').fuel.steps).toHaveLength(0);
-    expect(opened(0.5, 'pump').fuel.steps).toHaveLength(1);
+    expect(opened(0.5, 'level').fuel.steps[0]!.counts).toBe(false);
+    expect(opened(0.5, 'level').fuel.sources).toEqual([]);
+    expect(opened(0.5, 'pump').fuel.sources).toEqual(['sender']);
   });
   test('every complaint has its own test with minutes, and every line its why', () => {
     for (const kind of complaintKinds) expect(kind.test.length * kind.minutes).toBeGreaterThan(0);

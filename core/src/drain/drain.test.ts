@@ -5,6 +5,7 @@ import { estimate, exactly } from '../estimate/index.ts';
 import { archetypes } from '../vehicle/index.ts';
 import {
   bestWayOut,
+  drainFacts,
   burstClock,
   burstLitres,
   drainTime,
@@ -184,8 +185,8 @@ describe('ways out', () => {
   const aboard = estimate(20, 40, 60, measured);
   test('what cannot be is said and comes last; every range stands in order', () => {
     const ways = drainWays({ vehicle: rail, aboard, complaint: 'pump' });
-    expect(ways.map((w) => w.id).sort()).toEqual(['ownPump', 'plug', 'road', 'siphon', 'transferPump']);
-    expect(ways.slice(-2).every((w) => w.cannot !== null)).toBe(true);
+    expect(ways.map((w) => w.id).sort()).toEqual(['otherTank', 'ownPump', 'plug', 'road', 'siphon', 'transferPump']);
+    expect(ways.slice(-3).every((w) => w.cannot !== null)).toBe(true);
     expect(ways.find((w) => w.id === 'ownPump')!.cannot).toBe('the pump is the complaint');
     for (const way of ways)
       for (const e of [way.minutes, way.hands, way.stays])
@@ -202,6 +203,21 @@ describe('ways out', () => {
   test('the pump’s minutes by hand: 40 − 3 L at 7 L/min and five to set up', () => {
     const pump = drainWays({ vehicle: rail, aboard, complaint: 'pump' }).find((w) => w.id === 'transferPump')!;
     expect(pump.minutes.typ).toBeCloseTo(37 / 7 + 5, 6);
+  });
+  test('what was seen decides: a shut cap, a silent plug, a hose end above the fuel, a second tank', () => {
+    const cannot = (answers: Record<string, string>) =>
+      Object.fromEntries(
+        drainWays({ vehicle: rail, aboard, complaint: 'level', facts: drainFacts(answers) }).map((w) => [
+          w.id,
+          w.cannot,
+        ]),
+      );
+    expect(cannot({ 'cap opens': 'no' }).siphon).toMatch(/stops after about/);
+    expect(cannot({ 'drain plug': 'silent' }).plug).toMatch(/empty or blocked/);
+    expect(cannot({ 'drain plug': 'none' }).plug).toMatch(/no plug/);
+    expect(cannot({ 'hose head': '-0.1' }).siphon).toMatch(/above the fuel/);
+    expect(cannot({ 'second tank': 'yes' }).otherTank).toBeNull();
+    expect(cannot({}).siphon).toBeNull();
   });
   test('cold diesel siphons slower', () => {
     const minutes = (celsius: number) =>

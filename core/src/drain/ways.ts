@@ -1,13 +1,15 @@
 import { commonPractice, computed, type Basis } from '../basis/index.ts';
-import { estimate, multiply, exactly, type Estimate } from '../estimate/index.ts';
-import { kinematicViscosity } from '../fluid/index.ts';
+import { estimate, multiply, exactly, rangeInWords, type Estimate } from '../estimate/index.ts';
+import { fuels, kinematicViscosity } from '../fluid/index.ts';
 import { drained, litresToTakeOut } from '../handling/index.ts';
 import type { Complaint } from '../job/types.ts';
 import { estimateOf, type VehicleFile } from '../vehicle/index.ts';
 import { BURST, OWN_PUMP_FLOW, REST } from './bursts.ts';
+import { contentsBelow, levelAt, shapeLitres } from '../shape/index.ts';
 import { drainTime, siphonFlow } from './flow.ts';
+import { capShutStopsAfter } from './limits.ts';
 
-export type DrainWayId = 'transferPump' | 'siphon' | 'plug' | 'ownPump' | 'road';
+export type DrainWayId = 'transferPump' | 'siphon' | 'plug' | 'ownPump' | 'otherTank' | 'road';
 
 export interface DrainWay {
   id: DrainWayId;
@@ -44,12 +46,37 @@ const PLUG_HOLE: Estimate = { lo: 0.008, typ: 0.012, hi: 0.016, basis: commonPra
 /** Share of the time its own pump runs. */
 const BURST_SHARE = exactly(BURST / (BURST + REST), commonPractice);
 
+/** What was seen that decides between the ways; as the answers of a job say it. */
+export interface DrainFacts {
+  /** The filler cap will not open. */
+  capShut?: boolean;
+  /** The plug was opened and nothing came; or there is none. */
+  plug?: 'silent' | 'none';
+  /** From the hose's free end up to the fuel, m; not above zero: the end is higher than the fuel. */
+  hoseHead?: number;
+  /** A second tank is aboard, with room. */
+  otherTank?: boolean;
+}
+
+/** The facts as the log's answers hold them. @example drainFacts({ 'cap opens': 'no' }).capShut // true */
+export function drainFacts(answers: Readonly<Record<string, string>>): DrainFacts {
+  const head = Number(answers['hose head'] ?? NaN);
+  const plug = answers['drain plug'];
+  return {
+    ...(answers['cap opens'] === 'no' ? { capShut: true } : {}),
+    ...(plug === 'silent' || plug === 'none' ? { plug } : {}),
+    ...(Number.isFinite(head) ? { hoseHead: head } : {}),
+    ...(answers['second tank'] === 'yes' ? { otherTank: true } : {}),
+  };
+}
+
 interface Ask {
   vehicle: VehicleFile;
   aboard: Estimate;
   complaint: Complaint;
   celsius?: number;
   kit?: DrainKit;
+  facts?: DrainFacts;
 }
 
 /**
@@ -58,7 +85,14 @@ interface Ask {
  *
  * @example drainWays({ vehicle, aboard, complaint: 'pump' })[0]!.id // 'transferPump'
  */
-export function drainWays({ vehicle, aboard, complaint, celsius = 15, kit = startingKit }: Ask): DrainWay[] {
+export function drainWays({
+  vehicle,
+  aboard,
+  complaint,
+  celsius = 15,
+  kit = startingKit,
+  facts = {},
+}: Ask): DrainWay[] {
   const rest = drained(vehicle, aboard);
   const out = {
     lo: Math.max(0, aboard.lo - rest.hi),
@@ -68,9 +102,10 @@ export function drainWays({ vehicle, aboard, complaint, celsius = 15, kit = star
   };
   const ways = [
     transferPump(out, rest, kit),
-    siphon(vehicle, out, rest, kit, celsius),
-    plug(vehicle, aboard),
+    siphon(vehicle, aboard, out, rest, kit, celsius, facts),
+    plug(vehicle, aboard, facts),
     ownPump(vehicle, out, rest, complaint),
+    otherTank(out, rest, facts),
     road(aboard, complaint),
   ];
   return ways.sort(
@@ -110,12 +145,22 @@ function transferPump(out: Estimate, stays: Estimate, kit: DrainKit): DrainWay {
   };
 }
 
-function siphon(vehicle: VehicleFile, out: Estimate, stays: Estimate, kit: DrainKit, celsius: number): DrainWay {
+function siphon(
+  vehicle: VehicleFile,
+  aboard: Estimate,
+  out: Estimate,
+  stays: Estimate,
+  kit: DrainKit,
+  celsius: number,
+  { capShut, hoseHead }: DrainFacts,
+): DrainWay {
   const hose = kit.siphon;
   const viscosity = kinematicViscosity(vehicle.fuel, celsius) * 1e-6;
   const flow = (head: number) => (hose ? siphonFlow(head, { ...hose, losses: 0.5 }, viscosity) * 60_000 : 1);
   const perMinute = sorted(
-    [flow(SIPHON_HEAD.lo), flow(SIPHON_HEAD.typ), flow(SIPHON_HEAD.hi)],
+    hoseHead !== undefined && hoseHead > 0
+      ? [flow(hoseHead * 0.7), flow(hoseHead), flow(hoseHead)]
+      : [flow(SIPHON_HEAD.lo), flow(SIPHON_HEAD.typ), flow(SIPHON_HEAD.hi)],
     computed('hose under its head, Colebrook'),
   );
   return {
@@ -124,19 +169,29 @@ function siphon(vehicle: VehicleFile, out: Estimate, stays: Estimate, kit: Drain
     minutes: plus(at(out, perMinute, perMinute.basis), 4, 6, 12),
     hands: some(4, 8, 15),
     stays: { ...stays, hi: stays.hi * 1.5 },
-    cannot: hose ? null : 'this shop has no siphon hose',
+    cannot: !hose
+      ? 'this shop has no siphon hose'
+      : hoseHead !== undefined && hoseHead <= 0
+        ? 'the end of the hose is above the fuel: it stops before it begins'
+        : capShut
+          ? `the cap is shut: it stops after about ${rangeInWords(stopsAfter(vehicle, aboard), 0.5)} L`
+          : null,
     how: 'can below the tank, hose to its floor, cap open; never start it by mouth',
     caution: 'it stops where its end is; a valve in the neck may keep the hose out',
   };
 }
 
-function plug(vehicle: VehicleFile, aboard: Estimate): DrainWay {
-  const { length, width, height } = vehicle.tank.shape;
+function plug(vehicle: VehicleFile, aboard: Estimate, { capShut, plug: seen }: DrainFacts): DrainWay {
+  const { shape } = vehicle.tank;
   const full = estimateOf(vehicle, vehicle.tank.litres);
-  const area = (length * width) / 1e6;
-  const level = (litres: number, capacity: number) => (Math.min(1, litres / capacity) * height) / 1000;
-  const minutes = (litres: number, capacity: number, hole: number) =>
-    drainTime(() => area, level(litres, capacity), hole) / 60;
+  const minutes = (litres: number, capacity: number, hole: number) => {
+    // The shape says how the surface changes with the level; the capacity how large it is.
+    const scale = capacity / shapeLitres(shape);
+    return (
+      drainTime((m) => contentsBelow(shape, m * 1000).surface * scale, levelAt(shape, litres / capacity) / 1000, hole) /
+      60
+    );
+  };
   const run = sorted(
     [
       minutes(aboard.lo, full.hi, PLUG_HOLE.hi),
@@ -151,7 +206,14 @@ function plug(vehicle: VehicleFile, aboard: Estimate): DrainWay {
     minutes: plus(run, 3, 5, 15),
     hands: some(4, 7, 20),
     stays: some(0, 0.3, 1),
-    cannot: null,
+    cannot:
+      seen === 'none'
+        ? 'this tank has no plug'
+        : seen === 'silent'
+          ? 'nothing came: empty or blocked, nobody knows which; a second witness first'
+          : capShut
+            ? `the cap is shut: it stops after about ${rangeInWords(stopsAfter(vehicle, aboard), 0.5)} L`
+            : null,
     how: 'cap open, tray and can under it; nothing comes: empty or blocked, so ask a second witness',
     caution: 'a plug rusted in is left alone: a torn boss costs the tank',
   };
@@ -174,6 +236,30 @@ function ownPump(vehicle: VehicleFile, out: Estimate, stays: Estimate, complaint
           : null,
     how: 'hose on its outlet, ten seconds on, twenty off, battery still on; count the bursts',
     caution: 'the count misses some: a second witness afterwards',
+  };
+}
+
+/** Litres until a shut cap stops the flow, dry air to air full of vapour; half a tank's height of head at the most. */
+function stopsAfter(vehicle: VehicleFile, aboard: Estimate): Estimate {
+  const full = estimateOf(vehicle, vehicle.tank.litres);
+  const head = vehicle.tank.shape.height / 1000;
+  const density = fuels[vehicle.fuel].density.typ;
+  const vapour = vehicle.fuel === 'petrol' ? 40_000 : 1_000;
+  const least = capShutStopsAfter(Math.max(0, full.lo - aboard.hi), head / 2, density, 0);
+  const most = capShutStopsAfter(Math.max(0, full.hi - aboard.lo), head, density, vapour);
+  return estimate(least, (least + most) / 2, most, computed('air in the tank thins by the head of fuel'));
+}
+
+function otherTank(out: Estimate, stays: Estimate, { otherTank: there }: DrainFacts): DrainWay {
+  return {
+    id: 'otherTank',
+    name: 'Into the other tank aboard',
+    minutes: plus(at(out, some(1, 2, 4), computed('litres / flow of its transfer pump')), 2, 4, 8),
+    hands: some(2, 4, 8),
+    stays,
+    cannot: there ? null : 'no second tank seen',
+    how: 'its own transfer pump or valve; watch the other one’s level and breather',
+    caution: 'the same fuel, clean, and room for it; close the cross-over afterwards or it runs back',
   };
 }
 

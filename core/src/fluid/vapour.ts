@@ -1,4 +1,5 @@
 import { InputError } from '../errors/index.ts';
+import { fuels, type FuelKind } from './fuels.ts';
 
 const PSI = 6894.757293168;
 /** Litres of liquid that become a mole fraction of vapour: M ≈ 65 g/mol for petrol vapour, from memory. kg/mol */
@@ -65,9 +66,12 @@ export function airingMinutes(changes: number, share = 0.1, mixing = 3): number 
  * @param changes air changes an hour: about six with the doors of a bay open, common practice, no source
  * @example spillInWords('petrol') // 'One litre spilt makes about 20 m³ …'
  */
-export function spillInWords(fuel: 'petrol' | 'diesel', changes = 6): string {
-  if (fuel === 'diesel')
-    return 'Diesel gives off little vapour in a cool shop (flash point above 55 °C); spray and hot metal make it burn all the same.';
+export function spillInWords(fuel: FuelKind, changes = 6): string {
+  const { name, flash, ethanol } = fuels[fuel];
+  if (flash.below > 40)
+    return `${name[0]!.toUpperCase()}${name.slice(1)} gives off little vapour in a cool shop (flash point above ${flash.below} °C); spray and hot metal make it burn all the same.`;
+  if (ethanol > 0.5)
+    return `${name} burns with a flame that is hard to see in daylight; its vapour is heavier than air like that of petrol, and it carries a current: keep it off plugs and bare wire.`;
   const { mixture } = flammableFrom(1);
   return `One litre spilt makes about ${Math.round(mixture)} m³ of air flammable; with the doors open the bay needs about ${Math.round(airingMinutes(changes) / 5) * 5} minutes to air.`;
 }

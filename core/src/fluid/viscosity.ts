@@ -1,14 +1,27 @@
 import { InputError } from '../errors/index.ts';
+import type { FuelKind } from './fuels.ts';
 
 /** Two measured points of a fuel, °C and mm²/s. Typical values from memory of the product standards. */
-const points: Record<'petrol' | 'diesel', [[number, number], [number, number]]> = {
+const points: Record<FuelKind, [[number, number], [number, number]]> = {
   petrol: [
     [20, 0.6],
     [0, 0.72],
   ],
+  e85: [
+    [20, 1.35],
+    [0, 1.8],
+  ],
+  ethanol: [
+    [20, 1.52],
+    [0, 2.2],
+  ],
   diesel: [
     [40, 2.8],
     [20, 4.5],
+  ],
+  biodiesel: [
+    [40, 4.3],
+    [20, 7.2],
   ],
 };
 
@@ -39,5 +52,4 @@ export function viscosityAt(
 }
 
 /** Kinematic viscosity of a fuel as delivered, mm²/s. @example kinematicViscosity('diesel', 0) // 8.44 */
-export const kinematicViscosity = (fuel: 'petrol' | 'diesel', celsius: number): number =>
-  viscosityAt(points[fuel], celsius);
+export const kinematicViscosity = (fuel: FuelKind, celsius: number): number => viscosityAt(points[fuel], celsius);

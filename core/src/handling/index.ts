@@ -1,117 +1,22 @@
-import { computed, shopRule } from '../basis/index.ts';
-import { InputError } from '../errors/index.ts';
-import type { Estimate } from '../estimate/index.ts';
-import { add, estimate, multiply, rangeInWords } from '../estimate/index.ts';
-import { fuels } from '../fluid/index.ts';
-import { estimateOf, type VehicleFile } from '../vehicle/index.ts';
-import type { Verdict } from '../verdict/index.ts';
-
-/** What one and two people may take off a jack, kg. The shop's own rule. */
-export interface ShopKilograms {
-  alone: number;
-  two: number;
-}
-
-/** Where a shop starts; common practice, no source. */
-export const startingKilograms: ShopKilograms = { alone: 25, two: 40 };
-
-/**
- * Mass of the tank with what is in it, kg.
- *
- * @param litres fuel aboard
- * @example tankMass(rail, exactly(40)) // about 13 + 40 × 0.745 = 43 kg
- */
-export function tankMass(file: VehicleFile, litres: Estimate): Estimate {
-  return add(estimateOf(file, file.tank.emptyMass), multiply(litres, fuels[file.fuel].density));
-}
-
-export type Hands = 'alone' | 'two' | 'neither';
-
-export interface Handling {
-  mass: Estimate;
-  /** Who may take it off the jack for certain. */
-  hands: Hands;
-  verdict: Verdict;
-}
-
-/**
- * May one or two people take this off the jack? Judged at the heavy end; says at which end it flips.
- *
- * @throws InputError when the shop's kilograms make no sense
- * @example judgeHandling(tankMass(rail, exactly(5)), { alone: 25, two: 40 }).hands // 'alone'
- */
-export function judgeHandling(mass: Estimate, shop: ShopKilograms): Handling {
-  if (!(shop.alone > 0 && shop.two >= shop.alone))
-    throw new InputError('shop.kilograms', `${shop.alone} / ${shop.two}`, 'kilograms for one, and no fewer for two');
-  const reason = (text: string, limit: number) => ({
-    text,
-    figure: `${rangeInWords(mass, 1)} kg`,
-    limit: `${limit} kg`,
-    basis: shopRule,
-  });
-  const seated = 'lying or kneeling under it is outside every lifting method: keep it on the jack';
-  if (mass.hi <= shop.alone)
-    return {
-      mass,
-      hands: 'alone',
-      verdict: { outcome: 'good', reasons: [reason('light enough for one', shop.alone)], next: [seated] },
-    };
-  if (mass.hi <= shop.two) {
-    const maybe =
-      mass.lo <= shop.alone ? 'light enough for two, perhaps for one' : 'light enough for two, too heavy for one';
-    return {
-      mass,
-      hands: 'two',
-      verdict: {
-        outcome: 'doubtful',
-        reasons: [reason(maybe, shop.alone)],
-        next: ['take more out, or get a second pair of hands', seated],
-      },
-    };
-  }
-  const text = mass.lo > shop.two ? 'too heavy for two' : 'may be too heavy for two';
-  return {
-    mass,
-    hands: 'neither',
-    verdict: { outcome: 'bad', reasons: [reason(text, shop.two)], next: ['take fuel out first', seated] },
-  };
-}
-
-/**
- * Litres to take out until it is light enough for so many hands, likely and at the ends. Never more than can come out.
- *
- * @param limit kg
- * @returns litres, zero where nothing need come out; `enough` false when even the drained tank is too heavy at its heavy end
- * @example litresToTakeOut(rail, exactly(50), 25).litres.typ // (13 + 50 × 0.745 − 25) / 0.745 = 33.9
- */
-export function litresToTakeOut(
-  file: VehicleFile,
-  aboard: Estimate,
-  limit: number,
-): { litres: Estimate; enough: boolean } {
-  const { density } = fuels[file.fuel];
-  const empty = estimateOf(file, file.tank.emptyMass);
-  const need = (mass: number, d: number, litres: number) =>
-    Math.min(litres, Math.max(0, (mass + litres * d - limit) / d));
-  const values = [
-    need(empty.lo, density.lo, aboard.lo),
-    need(empty.typ, density.typ, aboard.typ),
-    need(empty.hi, density.hi, aboard.hi),
-  ].sort((a, b) => a - b);
-  const stays = drained(file, aboard);
-  return {
-    litres: estimate(values[0]!, values[1]!, values[2]!, computed('(empty mass + litres × density − limit) / density')),
-    enough: empty.hi + stays.hi * density.hi <= limit,
-  };
-}
-
-/** Litres that stay aboard once it is drained the usual way. */
-export function drained(file: VehicleFile, aboard: Estimate): Estimate {
-  const rest = estimateOf(file, file.tank.unusable);
-  return {
-    lo: Math.min(rest.lo, aboard.lo),
-    typ: Math.min(rest.typ, aboard.typ),
-    hi: Math.min(rest.hi, aboard.hi),
-    basis: rest.basis,
-  };
-}
+export {
+  drained,
+  judgeHandling,
+  litresToTakeOut,
+  startingKilograms,
+  tankMass,
+  type Handling,
+  type Hands,
+  type ShopKilograms,
+} from './mass.ts';
+export { judgeLift, teamLift, weightLimit, weightLimitUS, type LiftMetric, type LiftPosture } from './lift.ts';
+export {
+  judgeJack,
+  postBalance,
+  raiseHeight,
+  tankCentre,
+  type Axles,
+  type Centre,
+  type ExitWay,
+  type Jack,
+  type PostBalance,
+} from './support.ts';

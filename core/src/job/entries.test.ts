@@ -6,7 +6,7 @@ import type { EntryKind } from './types.ts';
 
 describe('bodies', () => {
   test('every kind has a class, and every entry of a random log fits its own', () => {
-    expect(Object.keys(entryBodies)).toHaveLength(38);
+    expect(Object.keys(entryBodies)).toHaveLength(40);
     fc.assert(
       fc.property(anyLog(), (log) => {
         for (const entry of log)
@@ -25,6 +25,14 @@ describe('bodies', () => {
     ['identity', { plate: '', mileage: 1, unit: 'km' }, /body\.plate/],
     ['note', { text: 'x', colour: 'red' }, /colour/],
     ['note', 'text', /an object/],
+    ['tankShape', { shape: { kind: 'box', length: 0, width: 1, height: 1 } }, /length/],
+    ['tankShape', { shape: { kind: 'lobes', length: 900, width: 300, height: 200 } }, /shape/],
+    [
+      'tankShape',
+      { shape: { kind: 'box', length: 900, width: 300, height: 200 }, outlet: { x: 950, y: 100, z: 10 } },
+      /inside the tank/,
+    ],
+    ['fuelMoved', { what: 'drunk', litres: 1 }, /what/],
     ['nonsense' as EntryKind, {}, /kind of entry/],
   ])('%s %j says where it is wrong', (kind, body, message) => {
     expect(() => checkBody(kind, body)).toThrow(InputError);

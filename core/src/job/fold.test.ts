@@ -7,6 +7,23 @@ import { anyLog } from './testing.ts';
 /** State without the bookkeeping of what was ever seen, which an undone entry rightly leaves behind. */
 const bare = (state: JobState | null) => state && { ...state, seen: [], takenBack: [], lastSeq: 0 };
 
+describe('fuel that came in by itself', () => {
+  test('is already in what was seen since, so that the count and the look agree again', () => {
+    const write = logWriter('job');
+    const file = archetypes[0]!;
+    const log = [
+      write('opened', { name: 'Van', complaint: 'pump', vehicle: file, gauge: 0.5 }),
+      write('container', { number: 1, capacity: 20, litres: 19, clean: true }),
+      write('fuelWitness', { witness: 'dip', reading: 120 }),
+      write('fuelMoved', { what: 'fedIn', litres: 10 }),
+    ];
+    const [before, after] = [foldJob(null, log.slice(0, 3))!, foldJob(null, log)!];
+    expect(after.witnesses[1]!.inBefore).toBe(10);
+    expect(after.fuel.steps[1]!.said).toEqual(before.fuel.steps[1]!.said);
+    expect(after.fuel.steps[0]!.said.typ).toBeCloseTo(before.fuel.steps[0]!.said.typ + 10, 6);
+  });
+});
+
 describe('any log', () => {
   test('folds, whatever stands in it, and never counts an entry twice', () => {
     fc.assert(

@@ -54,10 +54,11 @@ const gate = (): Gate => ({ answers: {}, passed: null });
 function blank(entry: Extract<Entry, { kind: 'opened' }>): JobState {
   const { vehicle, name, complaint, bay, gauge } = entry.body;
   const witnesses: JobState['witnesses'] = [];
-  if (gauge !== undefined && complaint !== 'level')
+  if (gauge !== undefined)
     witnesses.push({
       id: entry.id,
       kind: 'gauge',
+      reading: gauge,
       litres: witnessLitres(vehicle, 'gauge', gauge),
       outBefore: 0,
       inBefore: 0,
@@ -84,7 +85,8 @@ function blank(entry: Extract<Entry, { kind: 'opened' }>): JobState {
     witnesses,
     containers: [],
     filled: 0,
-    fuel: fuelAboard(vehicle, witnesses, 0, 0),
+    moves: [],
+    fuel: fuelAboard(vehicle, witnesses, 0, 0, complaint === 'level'),
     pose: { f: 0, r: 0 },
     out: false,
     deepest: 0,

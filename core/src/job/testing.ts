@@ -56,6 +56,11 @@ const bodies: Partial<Record<EntryKind, fc.Arbitrary<unknown>>> = {
     litres: fc.double({ min: 0, max: 20, noNaN: true }),
     clean: fc.boolean(),
   }),
+  fuelMoved: fc.record({
+    what: fc.constantFrom('spilled', 'returned', 'disposed', 'fedIn'),
+    litres: fc.integer({ min: 1, max: 20 }),
+  }),
+  tankShape: fc.constant({ shape: { kind: 'cylinder', length: 900, width: 300, height: 300 }, litres: 60 }),
   fill: fc.record({ litres: fc.integer({ min: 1, max: 60 }) }),
   stopDone: stop,
   crept: fc.tuple(stop, fc.option(keys, { nil: undefined })).map(([s, taut]) => (taut ? { ...s, taut } : s)),

@@ -24,6 +24,8 @@ export interface Bodies {
   exception: S.ExceptionBody;
   pressure: S.PressureBody;
   container: S.ContainerBody;
+  fuelMoved: S.FuelMovedBody;
+  tankShape: S.TankShapeBody;
   wait: O.WaitBody;
   stopDone: T.StopDoneBody;
   crept: T.CreptBody;
@@ -180,6 +182,8 @@ export interface JobState {
   witnesses: Witness[];
   containers: Container[];
   filled: number;
+  /** Litres that went another way than into a can. */
+  moves: (S.FuelMovedBody & { by: string; at: string })[];
   fuel: FuelAboard;
   pose: Pose;
   /** Did the tank leave the vehicle? From then on the way is up. */
@@ -205,7 +209,14 @@ export interface JobState {
   joints: Joint[];
   fills: { litres: number; by: string; at: string }[];
   deviations: (L.DeviationBody & { by: string })[];
-  waits: { what: string; minutes: number | null; started: string; ended: string | null; by: string }[];
+  waits: {
+    what: string;
+    minutes: number | null;
+    started: string;
+    ended: string | null;
+    by: string;
+    outBefore: number;
+  }[];
   notes: { text: string; key: string | null; by: string; at: string }[];
   addenda: { text: string; by: string; at: string }[];
   parked: string | null;

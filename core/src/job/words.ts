@@ -29,6 +29,10 @@ export function entryInWords(state: JobState, entry: Entry): string {
       return entry.body.reading !== undefined ? `pressure ${entry.body.reading / 100} bar` : 'pressure: read otherwise';
     case 'container':
       return `${entry.body.litres} L into can ${entry.body.number}`;
+    case 'fuelMoved':
+      return `${entry.body.litres} L ${{ spilled: 'spilt', returned: 'put back', disposed: 'disposed of', fedIn: 'came in by itself' }[entry.body.what]}`;
+    case 'tankShape':
+      return 'shape of the tank';
     case 'fill':
       return `${entry.body.litres} L put in`;
     case 'stopDone':

@@ -8,6 +8,7 @@ const rail = archetypes[0]!;
 const witness = (kind: WitnessKind, reading: number | null, outBefore = 0): Witness => ({
   id: kind,
   kind,
+  reading,
   litres: witnessLitres(rail, kind, reading),
   outBefore,
   inBefore: 0,

@@ -1,7 +1,8 @@
 import crosswise from './archetypes/crosswise.json' with { type: 'json' };
 import rail from './archetypes/rail.json' with { type: 'json' };
 import { InputError } from '../errors/index.ts';
-import type { FeedKind, FuelKind, Mounting, VehicleFile } from './types.ts';
+import type { FuelKind } from '../fluid/index.ts';
+import type { FeedKind, Mounting, VehicleFile } from './types.ts';
 
 /** Ordinary vehicle files with wide ranges, basis `typical`: where a vehicle nobody measured starts from. */
 export const archetypes: readonly VehicleFile[] = [rail, crosswise] as unknown as VehicleFile[];

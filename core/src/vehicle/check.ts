@@ -1,4 +1,5 @@
 import { InputError } from '../errors/index.ts';
+import { checkShape, trappedFuel } from '../shape/index.ts';
 import type { Range, VehicleFile, Way } from './types.ts';
 
 /**
@@ -47,6 +48,7 @@ export function checkVehicle(file: VehicleFile): void {
   checkRange(file.tank.litres, 'tank.litres', 0);
   checkRange(file.tank.emptyMass, 'tank.emptyMass', 0);
   checkRange(file.tank.unusable, 'tank.unusable', 0);
+  checkTank(file.tank);
   for (const support of file.supports)
     if (!file.fasteners.some((f) => f.id === support.fastener))
       throw new InputError(`supports.${support.id}.fastener`, support.fastener, 'the id of a fastener in this file');
@@ -55,6 +57,12 @@ export function checkVehicle(file: VehicleFile): void {
       if (!known.has(other))
         throw new InputError(`${id}.after`, other, 'the id of a connection, clip or obstruction in this file');
   checkCircle(after);
+}
+
+/** Shape and outlet; also for a shape that is typed while a job runs. */
+export function checkTank({ shape, outlet }: Pick<VehicleFile['tank'], 'shape' | 'outlet'>): void {
+  checkShape(shape, 'tank.shape');
+  if (outlet && shape.kind !== 'table') trappedFuel(shape, [outlet.x, outlet.y, outlet.z]);
 }
 
 function checkRange(range: Range, path: string, least: number): void {

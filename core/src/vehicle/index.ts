@@ -2,4 +2,4 @@ export * from './types.ts';
 export { mountings, type MountingKind } from './mountings.ts';
 export { archetypes, fileFromSight, type FirstSight } from './archetypes.ts';
 export { vehicleSchema } from './schema.ts';
-export { checkVehicle } from './check.ts';
+export { checkTank, checkVehicle } from './check.ts';

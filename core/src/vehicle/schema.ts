@@ -48,6 +48,50 @@ const way = object({
   after: ids,
 });
 
+const mm = { type: 'number', minimum: 0, maximum: 5000 } as const;
+const above = { type: 'number', exclusiveMinimum: 0, maximum: 5000 } as const;
+const pair = { type: 'array', items: mm, minItems: 2, maxItems: 2 } as const;
+
+/** The shapes a tank may have; `checkShape` checks the sense. */
+export const tankShapeSchema = {
+  anyOf: [
+    object(
+      {
+        kind: { const: 'box' },
+        length: above,
+        width: above,
+        height: above,
+        taper: object({ first: mm, second: mm }),
+        sump: object({ x: mm, y: mm, length: above, width: above, depth: above }),
+      },
+      ['taper', 'sump'],
+    ),
+    object({ kind: { const: 'cylinder' }, length: above, width: above, height: above }),
+    object({
+      kind: { const: 'profile' },
+      length: above,
+      width: above,
+      height: above,
+      points: { type: 'array', items: pair, minItems: 3, maxItems: 600 },
+    }),
+    object({
+      kind: { const: 'lobes' },
+      length: above,
+      width: above,
+      height: above,
+      over: { enum: ['x', 'y'] },
+      hump: object({ from: mm, to: mm, height: above, slope: mm }),
+    }),
+    object({
+      kind: { const: 'table' },
+      length: above,
+      width: above,
+      height: above,
+      rows: { type: 'array', items: pair, minItems: 2, maxItems: 600 },
+    }),
+  ],
+} as const;
+
 const connection = object({
   id,
   kind: { enum: ['feed', 'return', 'vent', 'evap', 'filler', 'breather', 'plug', 'ground', 'heater', 'other'] },
@@ -92,19 +136,19 @@ export const vehicleSchema = {
     length: { type: 'number', exclusiveMinimum: 0 },
     clear: { type: 'number', exclusiveMinimum: 0, multipleOf: 5 },
     tiltLimit: { type: 'number', minimum: 0 },
-    tank: object({
-      material: { enum: ['plastic', 'steel'] },
-      shape: object({
-        kind: { const: 'box' },
-        length: { type: 'number', exclusiveMinimum: 0 },
-        width: { type: 'number', exclusiveMinimum: 0 },
-        height: { type: 'number', exclusiveMinimum: 0 },
-      }),
-      litres: range,
-      emptyMass: range,
-      unusable: range,
-    }),
-    fuel: { enum: ['petrol', 'diesel'] },
+    tank: object(
+      {
+        material: { enum: ['plastic', 'steel'] },
+        shape: tankShapeSchema,
+        litres: range,
+        emptyMass: range,
+        unusable: range,
+        outlet: { anyOf: [object({ x: mm, y: mm, z: mm }), { type: 'null' }] },
+        sealed: { type: 'boolean' },
+      },
+      ['outlet', 'sealed'],
+    ),
+    fuel: { enum: ['petrol', 'e85', 'ethanol', 'diesel', 'biodiesel'] },
     feed: { enum: ['injected', 'carburettor'] },
     connections: list(connection),
     supports: list(

@@ -1,5 +1,7 @@
 import type { Basis, BasisKind } from '../basis/index.ts';
 import type { Estimate } from '../estimate/index.ts';
+import type { FuelKind } from '../fluid/index.ts';
+import type { TankShape } from '../shape/index.ts';
 
 /** A range as it stands in a vehicle file: mm, kg, L or minutes. On the file's basis unless it carries its own. */
 export interface Range {
@@ -100,16 +102,7 @@ export interface Fastener {
 }
 
 export type Mounting = 'rail' | 'seat' | 'crosswise' | 'upright' | 'wing' | 'floor' | 'pads';
-export type FuelKind = 'petrol' | 'diesel';
 export type FeedKind = 'injected' | 'carburettor';
-
-export interface TankShape {
-  kind: 'box';
-  /** mm */
-  length: number;
-  width: number;
-  height: number;
-}
 
 /** All that is known of a model and variant, as estimates. Lengths mm, masses kg, volumes L, times minutes. */
 export interface VehicleFile {
@@ -129,6 +122,10 @@ export interface VehicleFile {
     emptyMass: Range;
     /** Litres that stay when the usual way of draining takes no more. */
     unusable: Range;
+    /** Where the pick-up takes fuel, mm from the lowest corner at the first end; null when nobody knows. */
+    outlet?: { x: number; y: number; z: number } | null;
+    /** Is it closed and under pressure by design, with a procedure of its own? */
+    sealed?: boolean;
   };
   fuel: FuelKind;
   feed: FeedKind;
@@ -136,6 +133,7 @@ export interface VehicleFile {
   supports: Support[];
   obstructions: Obstruction[];
   fasteners: Fastener[];
+  /** Ohms at the floor and at the roof; between them even in height. */
   sender: null | { emptyOhms: Range; fullOhms: Range };
   notes: string[];
 }

@@ -48,6 +48,12 @@ export function apply(state: JobState, entry: Entry, margins: Margins): void {
     case 'container':
       safety.container(state, entry);
       break;
+    case 'fuelMoved':
+      safety.fuelMoved(state, entry);
+      break;
+    case 'tankShape':
+      safety.tankShape(state, entry);
+      break;
     case 'fill':
       state.filled += entry.body.litres;
       state.fills.push({ litres: entry.body.litres, ...who });
@@ -123,9 +129,17 @@ export function apply(state: JobState, entry: Entry, margins: Margins): void {
     case 'takeBack':
       break;
   }
-  if (entry.kind === 'fuelWitness' || entry.kind === 'container' || entry.kind === 'fill')
-    state.fuel = fuelAboard(state.vehicle, state.witnesses, safety.litresOut(state), state.filled);
+  if (changesFuel.includes(entry.kind))
+    state.fuel = fuelAboard(
+      state.vehicle,
+      state.witnesses,
+      safety.litresOut(state),
+      safety.litresIn(state),
+      state.complaint === 'level',
+    );
 }
+
+const changesFuel: Entry['kind'][] = ['fuelWitness', 'container', 'fill', 'fuelMoved', 'tankShape'];
 
 /** A reading that cannot be is a fact all the same: it is flagged and is no witness. */
 function witnessed(state: JobState, entry: Extract<Entry, { kind: 'fuelWitness' }>): void {
@@ -140,6 +154,13 @@ function witnessed(state: JobState, entry: Extract<Entry, { kind: 'fuelWitness' 
 function wait(state: JobState, entry: Extract<Entry, { kind: 'wait' }>): void {
   const { what, minutes } = entry.body;
   if (entry.body.state === 'start')
-    state.waits.push({ what, minutes: minutes ?? null, started: entry.at, ended: null, by: entry.by });
+    state.waits.push({
+      what,
+      minutes: minutes ?? null,
+      started: entry.at,
+      ended: null,
+      by: entry.by,
+      outBefore: safety.litresOut(state),
+    });
   else for (const running of state.waits) if (running.what === what && !running.ended) running.ended = entry.at;
 }

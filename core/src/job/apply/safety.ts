@@ -1,4 +1,5 @@
 import { commonPractice, measured } from '../../basis/index.ts';
+import { InputError } from '../../errors/index.ts';
 import { safeFill } from '../../fluid/index.ts';
 import { witnessLitres } from '../../tank/index.ts';
 import type { Verdict } from '../../verdict/index.ts';
@@ -63,17 +64,58 @@ export function pressure(state: JobState, entry: Of<'pressure'>): void {
   state.pressure = { ...entry.body, verdict: judgePressure(entry.body, state.vehicle.feed) };
 }
 
-export const litresOut = (state: Pick<JobState, 'containers'>): number =>
-  state.containers.reduce((sum, c) => sum + c.litres, 0);
+const movedLitres = (state: Pick<JobState, 'moves'>, what: JobState['moves'][number]['what']): number =>
+  state.moves.reduce((sum, m) => sum + (m.what === what ? m.litres : 0), 0);
+
+/** Litres that left the tank: into cans and spilt. */
+export const litresOut = (state: Pick<JobState, 'containers' | 'moves'>): number =>
+  state.containers.reduce((sum, c) => sum + c.litres, 0) + movedLitres(state, 'spilled');
+
+/** Litres that came into it: filled, put back, or in by a feed or return line. */
+export const litresIn = (state: Pick<JobState, 'filled' | 'moves'>): number =>
+  state.filled + movedLitres(state, 'returned') + movedLitres(state, 'fedIn');
+
+/** Litres another way. What came in by itself was found by a look: witnesses since the first have seen it. */
+export function fuelMoved(state: JobState, entry: Of<'fuelMoved'>): void {
+  const { what, litres } = entry.body;
+  state.moves.push({ ...entry.body, by: entry.by, at: entry.at });
+  if (what === 'fedIn')
+    state.witnesses = state.witnesses.map((w) =>
+      w.outBefore > 0 || w.inBefore > 0 ? { ...w, inBefore: w.inBefore + litres } : w,
+    );
+}
+
+/** What the pump's bursts are called among the waits. */
+export const BURSTS = 'pump bursts';
+
+/** A shape measured on the job: witnesses that were read through the old one are read anew. */
+export function tankShape(state: JobState, entry: Of<'tankShape'>): void {
+  const { shape, outlet, litres } = entry.body;
+  const tank = { ...state.vehicle.tank, shape, outlet: outlet ?? null };
+  if (litres !== undefined) tank.litres = { lo: litres, typ: litres, hi: litres, basis: measured };
+  state.vehicle = { ...state.vehicle, tank };
+  state.witnesses = state.witnesses.flatMap((w) => {
+    try {
+      return [{ ...w, litres: witnessLitres(state.vehicle, w.kind, w.reading) }];
+    } catch (error) {
+      if (!(error instanceof InputError)) throw error;
+      state.flags.push({ text: `not counted as a witness any more: ${error.message}`, at: entry.at, by: entry.by });
+      return [];
+    }
+  });
+}
 
 export function fuelWitness(state: JobState, entry: Of<'fuelWitness'>): void {
   const { witness, reading } = entry.body;
+  const began = [...state.waits].reverse().find((w) => w.what === BURSTS);
   state.witnesses.push({
     id: entry.id,
     kind: witness,
+    reading: reading ?? null,
     litres: witnessLitres(state.vehicle, witness, reading ?? null),
-    outBefore: litresOut(state),
-    inBefore: state.filled,
+    // Bursts say what was aboard when they began.
+    outBefore: (witness === 'bursts' ? began?.outBefore : undefined) ?? litresOut(state),
+    inBefore: litresIn(state),
   });
 }
 

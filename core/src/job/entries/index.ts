@@ -22,6 +22,8 @@ export const entryBodies: Record<EntryKind, ClassConstructor<object>> = {
   exception: safety.ExceptionBody,
   pressure: safety.PressureBody,
   container: safety.ContainerBody,
+  fuelMoved: safety.FuelMovedBody,
+  tankShape: safety.TankShapeBody,
   wait: opening.WaitBody,
   stopDone: tank.StopDoneBody,
   crept: tank.CreptBody,

@@ -1,5 +1,29 @@
+import { IsObject, ValidateBy } from 'class-validator';
+import type { TankShape } from '../../shape/index.ts';
 import { witnessSource, type WitnessKind } from '../../tank/index.ts';
+import { checkTank } from '../../vehicle/index.ts';
 import { IsBoolean, IsIn, IsInt, IsNumber, IsOptional, IsString, Length, Max, MaxLength, Min } from './shared.ts';
+
+/** A shape that makes sense, with an outlet inside it where one is given. */
+const IsTankShape = () =>
+  ValidateBy({
+    name: 'isTankShape',
+    validator: {
+      validate: (value, args) => wrongWith(value, args?.object) === null,
+      defaultMessage: (args) => wrongWith(args?.value, args?.object) ?? 'the shape of a tank',
+    },
+  });
+
+function wrongWith(shape: unknown, body: unknown): string | null {
+  try {
+    if (typeof shape !== 'object' || shape === null || !('kind' in shape)) return 'the shape of a tank';
+    if (!['box', 'cylinder', 'profile', 'lobes', 'table'].includes(String(shape.kind))) return 'a known shape';
+    checkTank({ shape: shape as TankShape, outlet: (body as TankShapeBody).outlet ?? null });
+    return null;
+  } catch (error) {
+    return error instanceof Error && error.name === 'InputError' ? error.message : 'the shape of a tank';
+  }
+}
 
 export type GateNumber = 1 | 2 | 3 | 4;
 
@@ -45,6 +69,20 @@ export class ContainerBody {
   @IsNumber() @Min(0.5) @Max(1000) capacity!: number;
   @IsNumber() @Min(0) @Max(1000) litres!: number;
   @IsBoolean() clean!: boolean;
+}
+
+/** Litres that went another way than into a can. */
+export class FuelMovedBody {
+  @IsIn(['spilled', 'returned', 'disposed', 'fedIn']) what!: 'spilled' | 'returned' | 'disposed' | 'fedIn';
+  @IsNumber() @Min(0.05) @Max(1000) litres!: number;
+  @IsOptional() @IsString() @MaxLength(200) words?: string;
+}
+
+/** The shape of the tank as somebody measured it, where its pick-up is and what it holds; for this job. */
+export class TankShapeBody {
+  @IsTankShape() shape!: TankShape;
+  @IsOptional() @IsObject() outlet?: { x: number; y: number; z: number };
+  @IsOptional() @IsNumber() @Min(1) @Max(1000) litres?: number;
 }
 
 export class FillBody {

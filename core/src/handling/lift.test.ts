@@ -1,0 +1,127 @@
+import { InputError } from '../errors/index.ts';
+import { measured } from '../basis/index.ts';
+import { estimate, exactly } from '../estimate/index.ts';
+import { archetypes } from '../vehicle/index.ts';
+import {
+  judgeJack,
+  judgeLift,
+  postBalance,
+  raiseHeight,
+  tankCentre,
+  teamLift,
+  weightLimit,
+  weightLimitUS,
+  type LiftMetric,
+} from './index.ts';
+
+const rail = archetypes[0]!;
+const cm = (h: number, v: number, d: number, a = 0, fm = 1, coupling = 1): LiftMetric => ({
+  horizontal: h,
+  vertical: v,
+  distance: d,
+  asymmetry: a,
+  frequency: fm,
+  coupling,
+});
+
+describe('NIOSH revised lifting equation (Applications Manual 94-110, values from memory)', () => {
+  test('a lift by hand, metric: H 40, V 30, D 60 cm, 30°, CM 0.95: 9.557 kg', () => {
+    expect(weightLimit(cm(40, 30, 60, 30, 1, 0.95))).toBeCloseTo(9.557, 3);
+  });
+  test('the manual’s first example in inches: 16.02 and 14.15 lb unrounded, its print at ±6 %', () => {
+    // Origin and destination of one lift: V 15 and 64, so D 49; poor coupling only at the origin would be 0.9.
+    const origin = weightLimitUS(cm(23, 15, 49, 0, 1, 0.95));
+    const destination = weightLimitUS(cm(23, 64, 49, 0, 1, 1));
+    expect(origin).toBeCloseTo(16.02, 1);
+    expect(Math.abs(origin / 16.4 - 1)).toBeLessThan(0.06);
+    expect(destination).toBeCloseTo(14.15, 1);
+    expect(Math.abs(destination / 14.5 - 1)).toBeLessThan(0.06);
+  });
+  test('the best there is: 23 kg, or 51 lb', () => {
+    expect(weightLimit(cm(25, 75, 25))).toBeCloseTo(23, 6);
+    expect(weightLimitUS(cm(10, 30, 10))).toBeCloseTo(51, 6);
+  });
+  test.each([
+    [cm(20, 75, 25), /horizontal/],
+    [cm(25, 200, 25), /vertical/],
+    [cm(25, 75, 10), /distance/],
+    [cm(25, 75, 25, 150), /asymmetry/],
+  ])('outside its limits it is refused', (lift, message) => {
+    expect(() => weightLimit(lift)).toThrow(message);
+  });
+  test('lying, kneeling, wet: outside the method, and no index is made up', () => {
+    const lying = judgeLift(12, cm(25, 75, 25), ['lying', 'unstable']);
+    expect(lying.outcome).toBe('bad');
+    expect(lying.reasons.every((r) => r.text.startsWith('outside the method'))).toBe(true);
+    expect(JSON.stringify(lying)).not.toMatch(/index/);
+    expect(judgeLift(20, cm(25, 75, 25), []).outcome).toBe('good');
+    expect(judgeLift(30, cm(25, 75, 25), []).outcome).toBe('doubtful');
+    expect(judgeLift(60, cm(25, 75, 25), []).outcome).toBe('bad');
+  });
+  test('team of two: two thirds of the sum; three: half (HSE, ISO 11228-1, from memory)', () => {
+    expect(teamLift([23, 23])).toBeCloseTo(30.667, 3);
+    expect(teamLift([20, 20, 20])).toBe(30);
+    expect(() => teamLift([])).toThrow(InputError);
+  });
+});
+
+describe('centre of the tank', () => {
+  test('level and alone it lies in the middle; a shield at one end draws it there', () => {
+    const alone = tankCentre(rail, exactly(30));
+    expect(alone.x.typ).toBeCloseTo(550, 6);
+    const hung = tankCentre(rail, exactly(0), [{ kg: exactly(5), x: 1100 }]);
+    expect(hung.x.typ).toBeCloseTo((13 * 550 + 5 * 1100) / 18, 6);
+    expect(hung.mass.typ).toBeCloseTo(18, 6);
+  });
+  test('tipped to the second end, fuel runs there', () => {
+    expect(tankCentre(rail, exactly(30), [], { x: 6, y: 0 }).x.typ).toBeGreaterThan(560);
+  });
+});
+
+describe('jack', () => {
+  const centre = tankCentre(rail, estimate(5, 8, 12, measured));
+  test('too small is said with both figures', () => {
+    const verdict = judgeJack({ rated: 15, pad: 400, height: 800 }, centre, 550, 120);
+    expect(verdict.outcome).toBe('bad');
+    expect(verdict.reasons[0]).toMatchObject({ text: 'the jack is too small', limit: '15 kg rated' });
+  });
+  test('under the middle it stands to atan(half pad / height); beside it, it does not', () => {
+    expect(judgeJack({ rated: 200, pad: 400, height: 800 }, centre, 550, 200).reasons[0]!.text).toBe(
+      'stays on the pad to 45° of tilt',
+    );
+    expect(judgeJack({ rated: 200, pad: 200, height: 800 }, centre, 800, 120).outcome).toBe('bad');
+    expect(() => judgeJack({ rated: 0, pad: 200, height: 800 }, centre, 550, 120)).toThrow(InputError);
+  });
+});
+
+describe('two-post lift', () => {
+  const axles = { front: 1100, rear: 1000, wheelbase: 3000, posts: 1450, tank: 2600, arms: 500 };
+  test('before by the lever of the axles; after without the tank’s moment', () => {
+    const { before, after } = postBalance(axles, exactly(80));
+    expect(before).toBeCloseTo((1000 * 3000) / 2100 - 1450, 6);
+    // Taken about the front axle: 1000·3000 − 80·2600 over the 2020 kg that are left.
+    expect(after).toBeCloseTo((3_000_000 - 208_000) / 2020 - 1450, 6);
+    expect(after).toBeLessThan(before);
+  });
+  test('a heavy tank far behind asks for a stand; weight outside the arms halts', () => {
+    expect(postBalance({ ...axles, tank: 4500 }, exactly(250)).verdict.outcome).not.toBe('good');
+    expect(postBalance({ ...axles, posts: 2400 }, exactly(50)).verdict.outcome).toBe('bad');
+  });
+  test.each([
+    [{ ...axles, front: 0 }, /front/],
+    [{ ...axles, front: 60, rear: 70 }, /add up/],
+    [{ ...axles, wheelbase: 300 }, /wheelbase/],
+    [{ ...axles, posts: 3200 }, /between the axles/],
+  ])('what does not add up is said', (bad, message) => {
+    expect(() => postBalance(bad, exactly(80))).toThrow(message);
+  });
+});
+
+describe('raise height (common practice, no source)', () => {
+  test('over the jack: tank + lowered jack + 50; on a board: tank + board', () => {
+    expect(raiseHeight('overJack', 280, 150).mm.typ).toBe(480);
+    expect(raiseHeight('board', 280, 150).mm.typ).toBe(320);
+    expect(raiseHeight('flat', 280, 150).mm.typ).toBeLessThan(raiseHeight('board', 280, 150).mm.typ);
+    expect(() => raiseHeight('flat', 0, 150)).toThrow(InputError);
+  });
+});

@@ -1,0 +1,241 @@
+import { commonPractice, computed, measured } from '../basis/index.ts';
+import { InputError } from '../errors/index.ts';
+import { exactly, rangeInWords, roundTo, type Estimate } from '../estimate/index.ts';
+import { contentsBelow, shapeLitres, surfaceAt, type Tilt } from '../shape/index.ts';
+import { fuels } from '../fluid/index.ts';
+import { estimateOf, type VehicleFile } from '../vehicle/index.ts';
+import type { Verdict } from '../verdict/index.ts';
+import { tankMass } from './mass.ts';
+
+export interface Centre {
+  /** mm from the first end, and across. */
+  x: Estimate;
+  y: Estimate;
+  /** kg */
+  mass: Estimate;
+}
+
+/**
+ * Mass and centre of gravity of the tank with what is in it and what hangs from it, at a tilt: fuel runs to the low end.
+ *
+ * @param attached kilograms that come down with it, and where along it (mm from the first end)
+ * @example tankCentre(rail, exactly(30), []).x // around the middle
+ */
+export function tankCentre(
+  file: VehicleFile,
+  litres: Estimate,
+  attached: readonly { kg: Estimate; x: number }[] = [],
+  tilt: Tilt = { x: 0, y: 0 },
+): Centre {
+  const { shape } = file.tank;
+  const full = estimateOf(file, file.tank.litres);
+  const { density } = fuels[file.fuel];
+  const empty = estimateOf(file, file.tank.emptyMass);
+  const at = (l: number, kg: number, rho: number, hung: (e: Estimate) => number, capacity: number) => {
+    const inShape = Math.min(1, l / capacity) * shapeLitres(shape);
+    const centroid = contentsBelow(shape, surfaceAt(shape, inShape, tilt), tilt).centroid;
+    const fuel = l * rho;
+    const hanging = attached.reduce((sum, a) => sum + hung(a.kg), 0);
+    const moment = attached.reduce((sum, a) => sum + hung(a.kg) * a.x, 0);
+    const mass = kg + fuel + hanging;
+    // An empty shell balances about its middle.
+    return {
+      x: ((kg * shape.length) / 2 + fuel * centroid[0] + moment) / mass,
+      y: ((kg + hanging) * (shape.width / 2) + fuel * centroid[1]) / mass,
+    };
+  };
+  const corners = [litres.lo, litres.typ, litres.hi].flatMap((l) => [
+    at(l, empty.lo, density.hi, (e) => e.hi, full.typ),
+    at(l, empty.hi, density.lo, (e) => e.lo, full.typ),
+  ]);
+  const typ = at(litres.typ, empty.typ, density.typ, (e) => e.typ, full.typ);
+  const range = (values: number[], middle: number): Estimate => ({
+    lo: Math.min(...values, middle),
+    typ: middle,
+    hi: Math.max(...values, middle),
+    basis: computed('moments of shell, fuel and what hangs from it'),
+  });
+  return {
+    x: range(
+      corners.map((c) => c.x),
+      typ.x,
+    ),
+    y: range(
+      corners.map((c) => c.y),
+      typ.y,
+    ),
+    mass: attached.reduce((sum, a) => plus(sum, a.kg), tankMass(file, litres)),
+  };
+}
+
+const plus = (a: Estimate, b: Estimate): Estimate => ({ ...a, lo: a.lo + b.lo, typ: a.typ + b.typ, hi: a.hi + b.hi });
+
+export interface Jack {
+  /** kg */
+  rated: number;
+  /** Width of the padded head, mm. */
+  pad: number;
+  /** How high the head stands when it carries, mm. */
+  height: number;
+}
+
+/**
+ * Does the jack carry it and does it stay on the pad? Load against its rating, the centre against the pad, and the tilt
+ * at which it would leave it: tan θ = half pad / height of the centre over the pad.
+ *
+ * @param centre of tank and fuel
+ * @param under where the middle of the pad stands, mm from the first end
+ * @param over height of the centre above the pad, mm
+ * @throws InputError for a jack that is none
+ * @example judgeJack({ rated: 200, pad: 400, height: 900 }, centre, 550, 120).outcome // 'good'
+ */
+export function judgeJack(jack: Jack, centre: Centre, under: number, over: number): Verdict {
+  if (!(jack.rated > 0)) throw new InputError('jack.rated', String(jack.rated), 'kilograms above zero');
+  if (!(jack.pad > 0)) throw new InputError('jack.pad', String(jack.pad), 'a width above zero');
+  if (centre.mass.hi > jack.rated)
+    return {
+      outcome: 'bad',
+      reasons: [
+        {
+          text: 'the jack is too small',
+          figure: `${rangeInWords(centre.mass, 1)} kg`,
+          limit: `${jack.rated} kg rated`,
+          basis: measured,
+        },
+      ],
+      next: ['take fuel out first, or use a jack that is rated for it'],
+    };
+  const off = Math.max(Math.abs(centre.x.lo - under), Math.abs(centre.x.hi - under));
+  const figure = `centre ${rangeInWords(centre.x, 5)} mm, pad at ${roundTo(under, 5)} mm`;
+  if (off > jack.pad / 2)
+    return {
+      outcome: 'bad',
+      reasons: [
+        {
+          text: 'the middle of the weight may lie outside the pad',
+          figure,
+          limit: `${jack.pad} mm pad`,
+          basis: computed('centre against pad'),
+        },
+      ],
+      next: [`move the pad to ${roundTo((centre.x.lo + centre.x.hi) / 2, 10)} mm from the first end, or use two jacks`],
+    };
+  const degrees = (Math.atan((jack.pad / 2 - off) / Math.max(1, over)) * 180) / Math.PI;
+  const reason = {
+    text: `stays on the pad to ${Math.floor(degrees + 1e-6)}° of tilt`,
+    figure,
+    limit: `${jack.rated} kg rated`,
+    basis: computed('tan θ = half pad / height'),
+  };
+  return degrees < 5
+    ? { outcome: 'doubtful', reasons: [reason], next: ['a strap around tank and jack; a wider head'] }
+    : { outcome: 'good', reasons: [reason], next: [] };
+}
+
+export interface Axles {
+  /** kg on the ground, tank as it is now. */
+  front: number;
+  rear: number;
+  /** mm */
+  wheelbase: number;
+  /** Middle of the lift's arms behind the front axle, mm. */
+  posts: number;
+  /** Tank's middle behind the front axle, mm. */
+  tank: number;
+  /** Half the distance between the arms along the vehicle, mm. */
+  arms: number;
+}
+
+export interface PostBalance {
+  /** Centre of the vehicle behind the middle of the arms, mm; less than zero: towards the front. */
+  before: number;
+  after: number;
+  verdict: Verdict;
+}
+
+/**
+ * Balance on a two-post lift before and after the tank leaves.
+ *
+ * @param tank kg that leave
+ * @throws InputError for axle weights or distances that do not add up
+ * @example postBalance({ front: 1100, rear: 1000, wheelbase: 3000, posts: 1500, tank: 2300, arms: 500 }, exactly(60)).after
+ */
+export function postBalance(axles: Axles, tank: Estimate): PostBalance {
+  const { front, rear, wheelbase, posts, arms } = axles;
+  for (const field of ['front', 'rear', 'wheelbase', 'arms'] as const)
+    if (!(axles[field] > 0)) throw new InputError(`axles.${field}`, String(axles[field]), 'above zero');
+  if (!(wheelbase >= 1000 && wheelbase <= 7000))
+    throw new InputError('axles.wheelbase', `${wheelbase} mm`, '1000 to 7000 mm');
+  if (!(posts > 0 && posts < wheelbase))
+    throw new InputError('axles.posts', `${posts} mm`, `the lift between the axles, 0 to ${wheelbase} mm`);
+  if (!(axles.tank > -1500 && axles.tank < wheelbase + 2500))
+    throw new InputError('axles.tank', `${axles.tank} mm`, 'the tank somewhere along the vehicle');
+  const total = front + rear;
+  if (!(total > tank.hi * 3))
+    throw new InputError(
+      'axles',
+      `${front} + ${rear} kg`,
+      `axle weights that add up to a vehicle, far above the ${Math.round(tank.hi)} kg of its tank`,
+    );
+  const before = (rear * wheelbase) / total - posts;
+  const left = (kg: number) => (rear * wheelbase - kg * axles.tank) / (total - kg) - posts;
+  const after = left(tank.hi);
+  const limit = arms * 0.5;
+  const words = (mm: number) => `${roundTo(Math.abs(mm), 5)} mm to the ${mm < 0 ? 'front' : 'rear'}`;
+  const reasons = [
+    {
+      text: `balance ${words(before)} of the arms now, ${words(after)} once the tank is out`,
+      limit: `${roundTo(limit, 5)} mm, half way to the arms`,
+      basis: computed('moments of the axle weights, less the tank'),
+    },
+  ];
+  const far = after < 0 ? 'front' : 'rear';
+  if (Math.max(Math.abs(before), Math.abs(after)) > arms)
+    return {
+      before,
+      after,
+      verdict: {
+        outcome: 'bad',
+        reasons,
+        next: ['the weight lies outside the arms: lower it and set it again by the service information'],
+      },
+    };
+  if (Math.abs(after) > limit || Math.abs(after - before) > limit)
+    return {
+      before,
+      after,
+      verdict: { outcome: 'doubtful', reasons, next: [`a tall stand under the ${far} end before the tank leaves`] },
+    };
+  return { before, after, verdict: { outcome: 'good', reasons, next: [`a stand under the ${far} end all the same`] } };
+}
+
+export type ExitWay = 'overJack' | 'flat' | 'board' | 'under';
+
+/** Room left over the jack, and what a board or a creeper takes; mm, common practice, no source. */
+const CLEARANCE = 50;
+const BOARD = 40;
+
+/**
+ * How high the lowest point of the vehicle must stand for the tank to leave.
+ *
+ * @param tankHeight mm
+ * @param loweredJack height of the jack at its lowest with its pad, mm
+ * @returns mm, with the way in words
+ * @example raiseHeight('overJack', 280, 150).mm // 480
+ */
+export function raiseHeight(way: ExitWay, tankHeight: number, loweredJack: number): { mm: Estimate; how: string } {
+  if (!(tankHeight > 0)) throw new InputError('height', String(tankHeight), 'a height above zero');
+  if (!(loweredJack >= 0))
+    throw new InputError('jack', String(loweredJack), 'a height of the lowered jack, zero or more');
+  const mm = (value: number) => exactly(value, commonPractice);
+  switch (way) {
+    case 'overJack':
+      return { mm: mm(tankHeight + loweredJack + CLEARANCE), how: 'out over the jack as it stands' };
+    case 'flat':
+      return { mm: mm(tankHeight + CLEARANCE / 2), how: 'off the jack by hand, then flat along the floor' };
+    case 'board':
+      return { mm: mm(tankHeight + BOARD), how: 'off the jack on to a board, and slid out' };
+    case 'under':
+      return { mm: mm(0), how: 'it stays lying, and the vehicle goes up later' };
+  }
+}

@@ -1,0 +1,150 @@
+import { outlineOf, type Outline } from './outline.ts';
+import { below, prism, together, type Mesh } from './mesh.ts';
+import type { Point3, TankShape } from './types.ts';
+
+/** A convex part of a tank: fuel in it stands at one level. */
+export interface Cell {
+  mesh: Mesh;
+  /** mm³ */
+  volume: number;
+  /** In the plane of the profile: that axis and z. */
+  points: [number, number][];
+}
+
+/** The opening between two cells; fuel passes once it stands above its lowest point. */
+export interface Portal {
+  a: number;
+  b: number;
+  /** Its corners, x, y, z in turn. */
+  points: Float64Array;
+}
+
+/** A tank as one closed mesh, and as convex cells with the openings between them. */
+export interface Solid {
+  outline: Outline;
+  mesh: Mesh;
+  /** mm³ */
+  volume: number;
+  cells: Cell[];
+  portals: Portal[];
+}
+
+const known = new WeakMap<TankShape, Solid>();
+
+/**
+ * The solid of a shape, built once for each shape object.
+ *
+ * @example solidOf(lobes).cells.length // 5: two lobes, two flanks, the bridge
+ */
+export function solidOf(shape: TankShape): Solid {
+  const before = known.get(shape);
+  if (before) return before;
+  const solid = solidFrom(outlineOf(shape));
+  known.set(shape, solid);
+  return solid;
+}
+
+const UP: Point3 = [0, 0, 1];
+
+/** The solid of an outline. */
+export function solidFrom(outline: Outline): Solid {
+  const { axis, points, depth, sump } = outline;
+  const slabs = cutIntoSlabs(points);
+  const cells: Cell[] = [];
+  const portals: Portal[] = [];
+  const at = (h: number, d: number, z: number): Point3 => (axis === 'x' ? [h, d, z] : [d, h, z]);
+  const add = (list: [number, number][], from: number, to: number) => {
+    const mesh = prism(list, axis, from, to);
+    return cells.push({ mesh, volume: below(mesh, UP, OVER_ALL).volume, points: list }) - 1;
+  };
+  let before: { slab: Slab; index: number }[] = [];
+  for (const row of slabs) {
+    const now = row.map((slab) => ({ slab, index: add(corners(slab), 0, depth) }));
+    for (const left of before)
+      for (const right of now) {
+        const lo = Math.max(left.slab.floor[1], right.slab.floor[0]);
+        const hi = Math.min(left.slab.roof[1], right.slab.roof[0]);
+        if (hi - lo > 1e-9)
+          portals.push({
+            a: left.index,
+            b: right.index,
+            points: Float64Array.from([0, depth].flatMap((d) => [lo, hi].flatMap((z) => at(right.slab.from, d, z)))),
+          });
+      }
+    before = now;
+  }
+  if (sump) {
+    const index = cells.length;
+    const [x, y] = [sump.x, sump.y];
+    add(
+      [
+        [x[0], 0],
+        [x[1], 0],
+        [x[1], sump.top],
+        [x[0], sump.top],
+      ],
+      y[0],
+      y[1],
+    );
+    // The sump may lie under several slabs; each has its part of the opening.
+    cells.slice(0, index).forEach((cell, i) => {
+      const [from, to] = [
+        Math.max(x[0], Math.min(...cell.points.map((p) => p[0]))),
+        Math.min(x[1], Math.max(...cell.points.map((p) => p[0]))),
+      ];
+      if (to - from > 1e-9)
+        portals.push({
+          a: i,
+          b: index,
+          points: Float64Array.from([from, to].flatMap((h) => y.flatMap((d) => at(h, d, sump.top)))),
+        });
+    });
+  }
+  const whole = prism(points, axis, 0, depth);
+  const mesh = sump ? together([whole, cells.at(-1)!.mesh]) : whole;
+  return { outline, mesh, volume: below(mesh, UP, OVER_ALL).volume, cells, portals };
+}
+
+/** Above every tank, and still a number one can reckon with. mm */
+const OVER_ALL = 1e5;
+
+interface Slab {
+  from: number;
+  to: number;
+  floor: [number, number];
+  roof: [number, number];
+}
+
+const corners = ({ from, to, floor, roof }: Slab): [number, number][] =>
+  (
+    [
+      [from, floor[0]],
+      [to, floor[1]],
+      [to, roof[1]],
+      [from, roof[0]],
+    ] as [number, number][]
+  ).filter(([h, z], i, all) => {
+    const [ph, pz] = all[(i + 3) % 4]!;
+    return h !== ph || z !== pz;
+  });
+
+/** Upright cuts through every corner leave trapezoids, which are convex. */
+function cutIntoSlabs(points: readonly [number, number][]): Slab[][] {
+  const places = [...new Set(points.map((p) => p[0]))].sort((a, b) => a - b);
+  const sides = points.map((p, i) => [p, points[(i + 1) % points.length]!] as const);
+  return places.slice(1).map((to, i) => {
+    const from = places[i]!;
+    const crossing = sides
+      .map(([a, b]) => (a[0] <= b[0] ? [a, b] : [b, a]) as [[number, number], [number, number]])
+      .filter(([a, b]) => a[0] <= from && b[0] >= to && a[0] < b[0])
+      .map(([a, b]) => {
+        const z = (h: number) => a[1] + ((b[1] - a[1]) * (h - a[0])) / (b[0] - a[0]);
+        return [z(from), z(to)] as [number, number];
+      })
+      .sort((p, q) => p[0] + p[1] - q[0] - q[1]);
+    const slabs: Slab[] = [];
+    for (let k = 0; k + 1 < crossing.length; k += 2)
+      slabs.push({ from, to, floor: crossing[k]!, roof: crossing[k + 1]! });
+    return slabs;
+  });
+}

@@ -1,0 +1,146 @@
+import { commonPractice, computed, measured } from '../basis/index.ts';
+import { InputError } from '../errors/index.ts';
+import type { Estimate } from '../estimate/index.ts';
+import { add, estimate } from '../estimate/index.ts';
+import { fuels } from '../fluid/index.ts';
+import { burstLitres } from '../drain/bursts.ts';
+import { shareAt } from '../shape/index.ts';
+import { estimateOf, type VehicleFile } from '../vehicle/index.ts';
+
+export type WitnessKind =
+  'gauge' | 'scan' | 'ohms' | 'sinceEmpty' | 'dip' | 'levelSeen' | 'weight' | 'bursts' | 'plugDry' | 'ranDry';
+
+/** Two witnesses of one source are one: gauge and scan tool both read the sender. */
+export const witnessSource: Record<WitnessKind, string> = {
+  gauge: 'sender',
+  scan: 'sender',
+  ohms: 'sender',
+  sinceEmpty: 'litres put in since empty',
+  dip: 'level',
+  levelSeen: 'level',
+  weight: 'weight',
+  bursts: 'bursts counted',
+  plugDry: 'drain plug',
+  ranDry: 'pick-up',
+};
+
+export const witnessWord: Record<WitnessKind, string> = {
+  gauge: 'gauge',
+  scan: 'scan tool',
+  ohms: 'ohms at the plug',
+  sinceEmpty: 'put in since empty',
+  dip: 'dipped',
+  levelSeen: 'level seen',
+  weight: 'weighed',
+  bursts: 'bursts until it ran dry',
+  plugDry: 'plug open and dry',
+  ranDry: 'pump or siphon ran dry',
+};
+
+/** A needle is read to an eighth of the scale either way; common practice, no source. */
+export const GAUGE_ERROR = 0.125;
+/** A dip or a level seen through the wall, mm either way; common practice, no source. */
+export const LEVEL_ERROR = 8;
+/** Weighing a tank on a shop scale with what hangs from it, kg either way; common practice, no source. */
+export const WEIGHT_ERROR = 1;
+/** Litres read off a container or counted, share either way; common practice, no source. */
+export const COUNT_ERROR = 0.03;
+
+/**
+ * Litres aboard that one witness stands for.
+ *
+ * @param reading gauge and scan: share of full, 0 to 1; ohms: of the sender; sinceEmpty: litres; dip and levelSeen: mm
+ *   above the floor; weight: kg of tank with fuel; bursts: seconds the pump ran; plugDry and ranDry: no reading
+ * @throws InputError when the reading cannot be
+ * @example witnessLitres(rail, 'gauge', 0.5) // 22.5 … 81 L for a tank of 60–130 L
+ */
+export function witnessLitres(file: VehicleFile, kind: WitnessKind, reading: number | null): Estimate {
+  const capacity = estimateOf(file, file.tank.litres);
+  const { height } = file.tank.shape;
+  switch (kind) {
+    case 'gauge':
+    case 'scan': {
+      const share = within(reading, 0, 1, kind, 'a share of full between 0 and 1');
+      const lo = Math.max(0, share - GAUGE_ERROR) * capacity.lo;
+      const hi = Math.min(1, share + GAUGE_ERROR) * capacity.hi;
+      return estimate(lo, Math.min(hi, Math.max(lo, share * capacity.typ)), hi, commonPractice);
+    }
+    case 'sinceEmpty': {
+      const litres = within(reading, 0, capacity.hi, kind, `0 to ${capacity.hi} L, what the tank can hold`);
+      const unusable = estimateOf(file, file.tank.unusable);
+      return estimate(
+        litres * (1 - COUNT_ERROR),
+        litres + unusable.typ,
+        litres * (1 + COUNT_ERROR) + unusable.hi,
+        measured,
+      );
+    }
+    case 'dip':
+    case 'levelSeen': {
+      const mm = within(reading, 0, height, kind, `0 to ${height} mm, the height of the tank`);
+      return throughShape(file, mm - LEVEL_ERROR, mm, mm + LEVEL_ERROR);
+    }
+    case 'ohms': {
+      if (!file.sender)
+        throw new InputError('ohms', String(reading), 'a vehicle file that says what the sender reads empty and full');
+      const { emptyOhms, fullOhms } = file.sender;
+      const ends = [emptyOhms.lo, emptyOhms.hi, fullOhms.lo, fullOhms.hi];
+      const slack = (Math.max(...ends) - Math.min(...ends)) * 0.1;
+      const [least, most] = [Math.max(0, Math.min(...ends) - slack), Math.max(...ends) + slack];
+      const ohms = within(
+        reading,
+        least,
+        most,
+        kind,
+        `${Math.round(least)} to ${Math.round(most)} Ω, what this sender can read`,
+      );
+      const mm = (empty: number, full: number) =>
+        height * Math.min(1, Math.max(0, (ohms - empty) / (full - empty || 1)));
+      const corners = [emptyOhms.lo, emptyOhms.hi].flatMap((e) => [fullOhms.lo, fullOhms.hi].map((f) => mm(e, f)));
+      return throughShape(
+        file,
+        Math.min(...corners) - LEVEL_ERROR,
+        mm(emptyOhms.typ, fullOhms.typ),
+        Math.max(...corners) + LEVEL_ERROR,
+      );
+    }
+    case 'bursts': {
+      const seconds = within(reading, 0, 7200, kind, '0 to 7200 s that the pump ran');
+      return add(burstLitres(seconds), estimateOf(file, file.tank.unusable));
+    }
+    case 'weight': {
+      const empty = estimateOf(file, file.tank.emptyMass);
+      const { density } = fuels[file.fuel];
+      const heaviest = empty.hi + capacity.hi * density.hi;
+      const kg = within(reading, 0, heaviest, kind, `0 to ${Math.round(heaviest)} kg`);
+      const litres = (mass: number, d: number) => Math.max(0, mass / d);
+      return estimate(
+        litres(kg - WEIGHT_ERROR - empty.hi, density.hi),
+        litres(kg - empty.typ, density.typ),
+        litres(kg + WEIGHT_ERROR - empty.lo, density.lo),
+        computed('weight less the empty tank, by density'),
+      );
+    }
+    case 'plugDry':
+    case 'ranDry':
+      return { ...estimateOf(file, { ...file.tank.unusable, lo: 0 }) };
+  }
+}
+
+/** Litres between two levels through the shape; the shape says the share, the file how much full is. */
+function throughShape(file: VehicleFile, lo: number, typ: number, hi: number): Estimate {
+  const capacity = estimateOf(file, file.tank.litres);
+  const { shape } = file.tank;
+  return estimate(
+    shareAt(shape, lo) * capacity.lo,
+    shareAt(shape, typ) * capacity.typ,
+    shareAt(shape, hi) * capacity.hi,
+    computed('level through the shape of the tank'),
+  );
+}
+
+function within(reading: number | null, lo: number, hi: number, field: string, expected: string): number {
+  if (reading === null || !Number.isFinite(reading) || reading < lo || reading > hi)
+    throw new InputError(field, reading === null ? '' : String(reading), expected);
+  return reading;
+}

@@ -14,3 +14,7 @@ export * from './stops/index.ts';
 export * from './call/index.ts';
 export * from './summary/index.ts';
 export * from './diagnosis/index.ts';
+export * from './waysIn/index.ts';
+export * from './depressurise/index.ts';
+export * from './needed/index.ts';
+export * from './quote/index.ts';

@@ -1,7 +1,6 @@
-import { commonPractice } from '../basis/index.ts';
 import type { ShopKilograms } from '../handling/index.ts';
 import type { Verdict } from '../verdict/index.ts';
-import { judgeJoints, judgeMass, judgeThings, judgeWitnesses } from './gateJudges.ts';
+import { judgeJoints, judgeMass, judgePressureOut, judgeThings, judgeWitnesses } from './gateJudges.ts';
 import type { GateNumber, JobState } from './types.ts';
 
 export interface GateItem {
@@ -53,12 +52,7 @@ export const gateItems: Record<GateNumber, GateItem[]> = {
       question: 'Is the pressure out?',
       caution: `Injected engines hold it for hours. Hose into the can, rag over the joint, eyes covered. ${service}`,
       answers: [],
-      judge: (state) =>
-        state.pressure?.verdict ?? {
-          outcome: 'unknown',
-          reasons: [{ text: 'not read yet', basis: commonPractice }],
-          next: ['read the gauge, or say what counts instead'],
-        },
+      judge: judgePressureOut,
     },
     {
       id: 'support',

@@ -1,6 +1,7 @@
 import { commonPractice, computed } from '../basis/index.ts';
 import { rangeInWords } from '../estimate/index.ts';
 import { judgeHandling, tankMass, type ShopKilograms } from '../handling/index.ts';
+import { judgeSchool } from '../depressurise/index.ts';
 import { witnessWord } from '../tank/index.ts';
 import type { Verdict } from '../verdict/index.ts';
 import { makeWindow } from './back.ts';
@@ -38,6 +39,19 @@ export function judgeWitnesses(state: JobState): Verdict {
       next: ['look a third way'],
     };
   return { outcome: 'good', reasons, next: [] };
+}
+
+/** The pressure read or what counts instead; a way of taking it out that does not fit this system stands against it. */
+export function judgePressureOut(state: JobState): Verdict {
+  const school = judgeSchool(state);
+  if (school.outcome === 'bad' && state.pressure?.reading === undefined) return school;
+  return (
+    state.pressure?.verdict ?? {
+      outcome: 'unknown',
+      reasons: [{ text: 'not read yet', basis: commonPractice }],
+      next: ['read the gauge, or say what counts instead'],
+    }
+  );
 }
 
 export function judgeMass(state: JobState, shop: ShopKilograms): Verdict {

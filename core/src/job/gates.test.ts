@@ -32,12 +32,12 @@ const start = (gauge = 0.25) => {
 
 describe('pressure (common practice, no source)', () => {
   test('read, or what counts instead; a cap alone does not empty an injected system', () => {
-    expect(judgePressure({ reading: 4 }, 'injected').outcome).toBe('good');
-    expect(judgePressure({ reading: 40 }, 'injected').outcome).toBe('bad');
-    expect(judgePressure({ instead: 'engineDied' }, 'injected').outcome).toBe('doubtful');
-    expect(judgePressure({ instead: 'capOnly' }, 'injected').outcome).toBe('bad');
-    expect(judgePressure({ instead: 'capOnly' }, 'carburettor').outcome).toBe('doubtful');
-    expect(judgePressure({}, 'injected').outcome).toBe('unknown');
+    expect(judgePressure({ reading: 4 }, { feed: 'injected', fuel: 'petrol' }).outcome).toBe('good');
+    expect(judgePressure({ reading: 40 }, { feed: 'injected', fuel: 'petrol' }).outcome).toBe('bad');
+    expect(judgePressure({ instead: 'engineDied' }, { feed: 'injected', fuel: 'petrol' }).outcome).toBe('doubtful');
+    expect(judgePressure({ instead: 'capOnly' }, { feed: 'injected', fuel: 'petrol' }).outcome).toBe('bad');
+    expect(judgePressure({ instead: 'capOnly' }, { feed: 'carburettor', fuel: 'petrol' }).outcome).toBe('doubtful');
+    expect(judgePressure({}, { feed: 'injected', fuel: 'petrol' }).outcome).toBe('unknown');
   });
 });
 

@@ -176,7 +176,7 @@ export interface JobState {
   complaintTest: (O.ComplaintTestBody & { by: string; at: string }) | null;
   complaintAgain: (O.ComplaintAgainBody & { by: string; at: string }) | null;
   answers: Record<string, string>;
-  approval: O.ApprovalBody | null;
+  approval: (O.ApprovalBody & { by: string; at: string }) | null;
   gates: Record<S.GateNumber, Gate>;
   pressure: (S.PressureBody & { verdict: Verdict }) | null;
   witnesses: Witness[];

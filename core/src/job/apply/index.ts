@@ -2,6 +2,7 @@ import { InputError } from '../../errors/index.ts';
 import type { Margins } from '../../stops/margins.ts';
 import { fuelAboard } from '../../tank/index.ts';
 import type { Entry, JobState } from '../types.ts';
+import { answered } from './answers.ts';
 import * as ledger from './ledger.ts';
 import * as safety from './safety.ts';
 import * as tank from './tank.ts';
@@ -20,10 +21,10 @@ export function apply(state: JobState, entry: Entry, margins: Margins): void {
       state.complaintAgain = { ...entry.body, ...who };
       break;
     case 'answer':
-      state.answers[entry.body.question] = entry.body.value;
+      answered(state, entry.body);
       break;
     case 'approval':
-      state.approval = entry.body;
+      state.approval = { ...entry.body, ...who };
       break;
     case 'gateItem':
       state.gates[entry.body.gate].answers[entry.body.item] = {

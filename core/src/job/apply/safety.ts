@@ -1,6 +1,7 @@
 import { commonPractice, measured } from '../../basis/index.ts';
 import { InputError } from '../../errors/index.ts';
-import { safeFill } from '../../fluid/index.ts';
+import { fuels, safeFill, type FuelKind } from '../../fluid/index.ts';
+import type { FeedKind } from '../../vehicle/index.ts';
 import { witnessLitres } from '../../tank/index.ts';
 import type { Verdict } from '../../verdict/index.ts';
 import type { Bodies, Entry, JobState } from '../types.ts';
@@ -19,9 +20,12 @@ const insteadWords = {
 /**
  * Is the pressure out? Read, or what counts instead. Common practice, no source.
  *
- * @example judgePressure({ reading: 40 }, 'injected').outcome // 'bad'
+ * @example judgePressure({ reading: 40 }, rail).outcome // 'bad'
  */
-export function judgePressure(body: Bodies['pressure'], feed: 'injected' | 'carburettor'): Verdict {
+export function judgePressure(
+  body: Bodies['pressure'],
+  { feed, fuel, tank }: { feed: FeedKind; fuel: FuelKind; tank?: { sealed?: boolean } },
+): Verdict {
   if (body.reading !== undefined) {
     const reason = { figure: `${body.reading / 100} bar`, limit: `${OPEN_BELOW / 100} bar`, basis: measured };
     if (body.reading <= OPEN_BELOW)
@@ -42,7 +46,18 @@ export function judgePressure(body: Bodies['pressure'], feed: 'injected' | 'carb
       reasons: [{ text: 'nothing read and nothing written instead', basis: commonPractice }],
       next: ['read the gauge, or say what counts instead'],
     };
-  if (body.instead === 'capOnly' && feed === 'injected')
+  if (tank?.sealed)
+    return {
+      outcome: 'bad',
+      reasons: [
+        {
+          text: 'a sealed tank holds pressure by design: only its own procedure and a reading count',
+          basis: commonPractice,
+        },
+      ],
+      next: ['follow the procedure in the service information, then read the gauge'],
+    };
+  if (body.instead === 'capOnly' && feed === 'injected' && fuels[fuel].flash.below <= 40)
     return {
       outcome: 'bad',
       reasons: [
@@ -61,7 +76,7 @@ export function judgePressure(body: Bodies['pressure'], feed: 'injected' | 'carb
 }
 
 export function pressure(state: JobState, entry: Of<'pressure'>): void {
-  state.pressure = { ...entry.body, verdict: judgePressure(entry.body, state.vehicle.feed) };
+  state.pressure = { ...entry.body, verdict: judgePressure(entry.body, state.vehicle) };
 }
 
 const movedLitres = (state: Pick<JobState, 'moves'>, what: JobState['moves'][number]['what']): number =>

@@ -1,0 +1,56 @@
+import { foldJob, judgeGate, type JobState } from '../job/index.ts';
+import { logWriter } from '../rehearsal/index.ts';
+import { archetypes, type VehicleFile } from '../vehicle/index.ts';
+import { judgeSchool, schoolsFor, type SchoolId } from './index.ts';
+
+const rail = archetypes[0]!;
+const fits = (vehicle: VehicleFile, complaint: JobState['complaint'] = 'level'): SchoolId[] =>
+  schoolsFor({ vehicle, complaint })
+    .filter((s) => s.cannot === null)
+    .map((s) => s.id);
+
+describe('taking the pressure out (common practice, no source)', () => {
+  test('an injected petrol engine is run dry or bled, never by the cap alone', () => {
+    expect(fits(rail)).toEqual(['runDry', 'bleed']);
+  });
+  test('with a dead pump it is bled; a carburettor or a diesel takes the cap', () => {
+    expect(fits(rail, 'pump')).toEqual(['bleed']);
+    expect(fits({ ...rail, feed: 'carburettor' })).toEqual(['capOnly']);
+    expect(fits({ ...rail, fuel: 'diesel' })).toContain('capOnly');
+  });
+  test('a sealed tank has its own procedure first', () => {
+    expect(fits({ ...rail, tank: { ...rail.tank, sealed: true } })[0]).toBe('ownProcedure');
+    expect(fits(rail)).not.toContain('ownProcedure');
+  });
+  test('each says how, in which order against the battery, what counts, and defers to the service information', () => {
+    for (const school of schoolsFor({ vehicle: rail, complaint: 'level' })) {
+      expect(school.steps.length).toBeGreaterThan(1);
+      expect(school.order.length).toBeGreaterThan(5);
+      expect(school.cautions.join(' ')).toMatch(/service information/);
+      expect(school.steps.join(' ')).toMatch(/cap/);
+    }
+  });
+});
+
+describe('at gate 1', () => {
+  const gate = (school: SchoolId, body?: { reading?: number; instead?: 'capOnly' | 'engineDied' }, vehicle = rail) => {
+    const write = logWriter('job');
+    const state = foldJob(null, [
+      write('opened', { name: 'Van', complaint: 'level', vehicle, gauge: 0.5 }),
+      write('answer', { question: 'school', value: school }),
+      ...(body ? [write('pressure', body)] : []),
+    ])!;
+    return { school: judgeSchool(state), item: judgeGate(state, 1).find((j) => j.item.id === 'pressure')!.verdict };
+  };
+  test('a way that does not fit halts, until the gauge itself says that it is out', () => {
+    expect(gate('capOnly').item.outcome).toBe('bad');
+    expect(gate('capOnly', { instead: 'capOnly' }).item.outcome).toBe('bad');
+    expect(gate('capOnly', { reading: 3 }).item.outcome).toBe('good');
+    expect(gate('runDry', { instead: 'engineDied' }).item.outcome).toBe('doubtful');
+  });
+  test('a sealed tank takes no word for a reading', () => {
+    const sealed = { ...rail, tank: { ...rail.tank, sealed: true } };
+    expect(gate('ownProcedure', { instead: 'engineDied' }, sealed).item.outcome).toBe('bad');
+    expect(gate('ownProcedure', { reading: 2 }, sealed).item.outcome).toBe('good');
+  });
+});

@@ -1,0 +1,74 @@
+import type { JobState } from '../job/types.ts';
+
+export interface Compared {
+  id: string;
+  name: string;
+  why: string;
+  /** Old against new; `carry`: goes over from the old part; null: nobody looked. */
+  is: 'same' | 'different' | 'carry' | 'carried' | null;
+}
+
+/** What is held against each other before anything is opened. Common practice, no source. */
+const lines: { id: string; name: string; why: string; for: readonly string[] }[] = [
+  {
+    id: 'ports',
+    name: 'ports, their number and place',
+    why: 'months have gone into a port nobody could fit',
+    for: ['pump', 'level', 'biggerTank'],
+  },
+  {
+    id: 'threads',
+    name: 'threads and tube sizes',
+    why: 'a thread nobody can name stops the job',
+    for: ['biggerTank', 'pump'],
+  },
+  {
+    id: 'functions',
+    name: 'valves and shut-offs',
+    why: 'the old one had a shut-off, the new one has none',
+    for: ['biggerTank', 'pump'],
+  },
+  {
+    id: 'ohms',
+    name: 'ohms empty and full',
+    why: 'the needle would lie from the first day',
+    for: ['level', 'pump', 'biggerTank'],
+  },
+  { id: 'plug', name: 'plug and pin positions', why: 'position before colour', for: ['pump', 'level'] },
+  { id: 'index', name: 'index mark', why: 'it turned with the years of the model', for: ['pump', 'level'] },
+  {
+    id: 'flange',
+    name: 'flange and mounting',
+    why: 'a flange too large does not seal',
+    for: ['pump', 'level', 'biggerTank'],
+  },
+  {
+    id: 'pressure',
+    name: 'pump pressure',
+    why: 'a carburettor wants about half a bar, injection three to four',
+    for: ['pump'],
+  },
+  {
+    id: 'capacity',
+    name: 'capacity and length',
+    why: 'straps and lines were made for the old one',
+    for: ['biggerTank'],
+  },
+];
+
+export const COMPARE = (id: string): string => `compare ${id}`;
+
+/** Old part against new, line by line, as far as somebody looked. @example compareList(state)[0]!.is // 'same' */
+export function compareList({ complaint, answers }: Pick<JobState, 'complaint' | 'answers'>): Compared[] {
+  return lines
+    .filter((line) => line.for.includes(complaint))
+    .map(({ id, name, why }) => {
+      const said = answers[COMPARE(id)];
+      const is = said === 'same' || said === 'different' || said === 'carry' || said === 'carried' ? said : null;
+      return { id, name, why, is };
+    });
+}
+
+/** Lines that still stand against the job: different, or to be carried over and not yet done. */
+export const compareOpen = (state: Pick<JobState, 'complaint' | 'answers'>): Compared[] =>
+  compareList(state).filter((line) => line.is === 'different' || line.is === 'carry');

@@ -1,0 +1,87 @@
+import { foldJob, type Complaint, type JobState } from '../job/index.ts';
+import { logWriter } from '../rehearsal/index.ts';
+import { archetypes } from '../vehicle/index.ts';
+import { compareList, couldStop, neededFor, onceOrder, type Needed } from './index.ts';
+
+const rail = archetypes[0]!;
+function job(complaint: Complaint = 'pump', answers: Record<string, string> = {}): JobState {
+  const write = logWriter('job');
+  return foldJob(null, [
+    write('opened', { name: 'Van', complaint, vehicle: rail, gauge: 0.5 }),
+    ...Object.entries(answers).map(([question, value]) => write('answer', { question, value })),
+  ])!;
+}
+const item = (state: JobState, id: string): Needed | undefined => neededFor(state).find((n) => n.id === id);
+
+describe('what is needed (common practice, no source)', () => {
+  test('a seal always where the ring is opened, and not where it is not', () => {
+    expect(item(job('pump'), 'seal')).toMatchObject({ rule: 'always', here: 'unknown' });
+    expect(item(job('hose'), 'seal')).toBeUndefined();
+  });
+  test('every tool that a way asks for is there once', () => {
+    const tools = new Set(
+      [
+        ...rail.connections.flatMap((c) => [...c.part, ...c.make]),
+        ...rail.obstructions.flatMap((o) => [...o.clear, ...o.restore]),
+      ].flatMap((w) => w.tools),
+    );
+    const listed = neededFor(job()).filter((n) => n.id.startsWith('tool-'));
+    expect(new Set(listed.map((n) => n.name))).toEqual(tools);
+    expect(listed).toHaveLength(tools.size);
+  });
+  test('counts come from the file: two caps a wet end, the studs, the clamps', () => {
+    expect(item(job(), 'caps')!.count).toBe(2 * rail.connections.filter((c) => c.wetWhenOpen).length);
+    expect(item(job(), 'fastener-strap-stud')!.count).toBe(2);
+    expect(item(job(), 'worms')!.count).toBe(2);
+  });
+  test('two of one and none of another is found', () => {
+    expect(item(job('pump', { 'kit seal': '0' }), 'seal')!.kit!.outcome).toBe('bad');
+    expect(item(job('pump', { 'kit seal': '1' }), 'seal')!.kit!.outcome).toBe('good');
+    expect(item(job('pump', { 'kit strainer': '2' }), 'strainer')!.kit!.outcome).toBe('doubtful');
+    expect(item(job(), 'seal')!.kit).toBeNull();
+  });
+});
+
+describe('could stop you', () => {
+  test('what is missing for certain stands first, then what nobody looked at', () => {
+    const list = couldStop(job('pump', { 'here seal': 'no', 'here pump': 'yes' }), null).map((c) => c.text);
+    expect(list[0]).toBe('ring seal not here');
+    expect(list.some((t) => t.startsWith('pump or module'))).toBe(false);
+    expect(list).toContain('filler cap: try it now');
+  });
+  test('a shut cap, a plan that is held, a part that differs', () => {
+    const list = couldStop(job('pump', { 'cap opens': 'no', 'compare threads': 'different' }), 'feed').map(
+      (c) => c.text,
+    );
+    expect(list).toContain('the filler cap does not open');
+    expect(list).toContain('on typical figures feed holds it');
+    expect(list.some((t) => t.startsWith('threads'))).toBe(true);
+    expect(list).not.toContain('filler cap: try it now');
+  });
+  test('what is carried over stays open until it is over', () => {
+    expect(couldStop(job('level', { 'compare plug': 'carry' }), null).some((c) => c.text.startsWith('plug'))).toBe(
+      true,
+    );
+    expect(couldStop(job('level', { 'compare plug': 'carried' }), null).some((c) => c.text.startsWith('plug'))).toBe(
+      false,
+    );
+    expect(compareList(job('hose'))).toEqual([]);
+  });
+});
+
+describe('done once, in one order (common practice, no source)', () => {
+  const words = (wheel: boolean) => {
+    const vehicle = structuredClone(rail);
+    if (wheel) vehicle.connections[0]!.part[0]!.from = 'through the wheel arch';
+    return onceOrder({ vehicle }, true).map((s) => s.what);
+  };
+  test('the pump runs before the battery goes off, and the wheel goes off and on once', () => {
+    const list = words(true);
+    const at = (part: RegExp) => list.findIndex((w) => part.test(w));
+    expect(at(/own pump/)).toBeLessThan(at(/battery negative off/));
+    expect(at(/crack the wheel nuts/)).toBeLessThan(at(/up on the lift/));
+    expect(at(/wheel off/)).toBeLessThan(at(/wheel on/));
+    expect(list.filter((w) => /^wheel off/.test(w))).toHaveLength(1);
+    expect(words(false).some((w) => /wheel/.test(w))).toBe(false);
+  });
+});

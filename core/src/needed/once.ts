@@ -1,0 +1,63 @@
+import type { JobState } from '../job/types.ts';
+
+export interface OnceStep {
+  what: string;
+  why: string;
+}
+
+/**
+ * What is toggled (wheel, lift, battery) put in one order, so that each is done once. Common practice, no source.
+ *
+ * @example onceOrder(state, true).map((s) => s.what) // ['pump, scan tool, windows: all that needs the battery', …]
+ */
+export function onceOrder(state: Pick<JobState, 'vehicle'>, ownPump: boolean): OnceStep[] {
+  const { vehicle } = state;
+  const ways = [
+    ...vehicle.connections.flatMap((c) =>
+      [...c.part, ...c.make].map((w) => ({ name: c.name, from: w.from, tools: w.tools })),
+    ),
+    ...vehicle.obstructions.flatMap((o) =>
+      [...o.clear, ...o.restore].map((w) => ({ name: o.name, from: w.from, tools: w.tools })),
+    ),
+  ];
+  const throughWheel = [
+    ...new Set(
+      ways
+        .filter((w) => /wheel|arch|liner/.test(`${w.from} ${w.tools.join(' ')} ${w.name}`) && !/spare/.test(w.name))
+        .map((w) => w.name),
+    ),
+  ];
+  const wheel = throughWheel.length > 0 || vehicle.mounting === 'wing';
+  const back = vehicle.obstructions.filter((o) => o.blocksAt).map((o) => o.name);
+  const steps: OnceStep[] = [];
+  if (wheel)
+    steps.push({ what: 'crack the wheel nuts on the ground', why: 'in the air the wheel turns and the vehicle rocks' });
+  steps.push({ what: 'up on the lift or stands, chocked', why: 'once, and high enough for the way the tank leaves' });
+  if (wheel)
+    steps.push({
+      what: `wheel off, once: ${[...throughWheel, 'liner'].slice(0, 3).join(', ')}`,
+      why: 'it stays off until the last thing behind it is back',
+    });
+  steps.push({
+    what: ownPump
+      ? 'with the battery on: quick tests, pressure, its own pump'
+      : 'with the battery on: quick tests, pressure',
+    why: 'pump, scan tool and windows need it',
+  });
+  steps.push({ what: 'battery negative off, key out', why: 'after the pump, before the straps' });
+  if (back.length > 0)
+    steps.push({ what: `clear once: ${back.join(', ')}`, why: 'before the first stop that meets them' });
+  steps.push({ what: 'down, bench, up to the test stop', why: 'the straps come last down and first up' });
+  steps.push({
+    what: 'battery on at the test stop, and it stays on',
+    why: 'gauge, pump and joints are looked at while they can be',
+  });
+  if (back.length > 0)
+    steps.push({ what: `back once: ${back.slice().reverse().join(', ')}`, why: 'with their torque and their wires' });
+  if (wheel)
+    steps.push({
+      what: 'wheel on, nuts by torque on the ground',
+      why: 'what can only be reached through the arch is closed by now',
+    });
+  return steps;
+}

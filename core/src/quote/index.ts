@@ -1,0 +1,202 @@
+import Papa from 'papaparse';
+import { commonPractice, computed } from '../basis/index.ts';
+import { InputError } from '../errors/index.ts';
+import { add, estimate, total, type Estimate } from '../estimate/index.ts';
+import { litresToTakeOut } from '../handling/index.ts';
+import type { Complaint, JobState } from '../job/types.ts';
+import { neededFor } from '../needed/index.ts';
+import { lowerMinutes } from '../waysIn/index.ts';
+
+/** What the shop takes; null where it has not said. */
+export interface ShopPrices {
+  currency: string;
+  /** Per hour. */
+  hour: number | null;
+  /** Per litre of fuel disposed of. */
+  disposal: number | null;
+}
+
+export type QuoteKind = 'work' | 'spread' | 'part' | 'option' | 'disposal' | 'wait';
+
+export interface QuoteLine {
+  kind: QuoteKind;
+  what: string;
+  /** Hours, pieces, litres or hours of waiting. */
+  amount: Estimate;
+  unit: 'h' | 'pc' | 'L';
+  /** In the shop’s currency; null where a price is missing. */
+  price: Estimate | null;
+  why: string;
+}
+
+export interface Quote {
+  lines: QuoteLine[];
+  hours: Estimate;
+  /** All that is not an option; null while a price is missing. */
+  sum: Estimate | null;
+  /** What has no price yet. */
+  missing: string[];
+  currency: string;
+}
+
+/** Bench work by complaint, minutes; common practice, no source. */
+const BENCH: Record<Complaint, [number, number, number]> = {
+  pump: [30, 45, 90],
+  level: [25, 40, 80],
+  leak: [20, 40, 120],
+  rust: [30, 60, 180],
+  badFuel: [45, 90, 240],
+  hose: [15, 30, 60],
+  biggerTank: [30, 60, 150],
+};
+
+/** Waits that belong to a complaint, hours; common practice, no source. */
+const WAITS: Partial<Record<Complaint, [string, [number, number, number]]>> = {
+  rust: ['coating dries', [2, 4, 12]],
+  badFuel: ['tank washed, dries', [1, 3, 24]],
+  biggerTank: ['prime and top coat dry', [2, 4, 12]],
+};
+
+const hours = (minutes: Estimate): Estimate => ({
+  ...minutes,
+  lo: minutes.lo / 60,
+  typ: minutes.typ / 60,
+  hi: minutes.hi / 60,
+});
+const times = (a: Estimate, by: number | null): Estimate | null =>
+  by === null ? null : { ...a, lo: a.lo * by, typ: a.typ * by, hi: a.hi * by };
+const none: Estimate = { lo: 0, typ: 0, hi: 0, basis: computed('sum of lines') };
+
+/** Under which answer the price of a part stands in the log. */
+export const PRICE = (id: string): string => `price ${id}`;
+
+/**
+ * A quote as ranges: hours split by what drives their spread, parts always, options only if found bad, litres to dispose
+ * of, waits. Money only where the shop has set its prices: none is made up.
+ *
+ * @example quoteOf(state, { currency: '', hour: 60, disposal: null }).hours.typ // 3.4
+ */
+export function quoteOf(state: JobState, prices: ShopPrices): Quote {
+  for (const field of ['hour', 'disposal'] as const)
+    if (prices[field] !== null && !(prices[field] >= 0))
+      throw new InputError(`prices.${field}`, String(prices[field]), 'zero or more');
+  const lower = lowerMinutes(state);
+  const bench = estimate(...BENCH[state.complaint], commonPractice);
+  const weak = state.vehicle.fasteners.filter((f) => f.likelyToBreak).reduce((sum, f) => sum + f.count, 0);
+  const drop: Estimate = {
+    ...lower.total,
+    lo: lower.total.lo - lower.inTheWay.lo,
+    typ: lower.total.typ - lower.inTheWay.typ,
+    hi: lower.total.hi - lower.inTheWay.hi,
+  };
+  const lines: QuoteLine[] = [];
+  const work = (kind: 'work' | 'spread', what: string, minutes: Estimate, why: string) => {
+    const amount = hours(minutes);
+    lines.push({ kind, what, amount, unit: 'h', price: times(amount, prices.hour), why });
+  };
+  work(
+    'work',
+    'take the tank down and put it back, proved',
+    drop,
+    `${lower.stops} stops, every joint made singly; the spread is in lines nobody measured`,
+  );
+  work('work', `work on the bench: ${benchWord[state.complaint]}`, bench, 'what is found decides');
+  if (lower.inTheWay.hi > 0)
+    work(
+      'work',
+      'clear what is in the way, and put it back',
+      lower.inTheWay,
+      state.vehicle.obstructions
+        .filter((o) => o.blocksAt)
+        .map((o) => o.name)
+        .join(', '),
+    );
+  if (weak > 0)
+    work(
+      'spread',
+      `studs that break, ${weak} of them`,
+      { lo: 0, typ: 5 * weak, hi: 25 * weak, basis: commonPractice },
+      'soaked first; a broken one is held, drilled or replaced',
+    );
+  for (const n of neededFor(state).filter((x) => x.kind !== 'tool' && (x.rule === 'always' || x.rule === 'ifBad'))) {
+    const price = Number(state.answers[PRICE(n.id)] ?? NaN);
+    const amount = {
+      lo: n.rule === 'always' ? n.count : 0,
+      typ: n.rule === 'always' ? n.count : 0,
+      hi: n.count,
+      basis: commonPractice,
+    };
+    lines.push({
+      kind: n.rule === 'always' ? 'part' : 'option',
+      what: n.name,
+      amount,
+      unit: 'pc',
+      price: Number.isFinite(price)
+        ? times(n.rule === 'always' ? amount : { ...amount, lo: n.count, typ: n.count }, price)
+        : null,
+      why: n.why,
+    });
+  }
+  const out = litresToTakeOut(state.vehicle, state.fuel.aboard, 0).litres;
+  const suspect = state.complaint === 'badFuel';
+  const litres = suspect ? out : { ...out, lo: 0, typ: 0 };
+  lines.push({
+    kind: suspect ? 'disposal' : 'option',
+    what: 'fuel to dispose of',
+    amount: litres,
+    unit: 'L',
+    price: times(litres, prices.disposal),
+    why: suspect ? 'bad fuel is not put back' : 'only if the sample says so',
+  });
+  const wait = WAITS[state.complaint];
+  if (wait)
+    lines.push({
+      kind: 'wait',
+      what: wait[0],
+      amount: estimate(...wait[1], commonPractice),
+      unit: 'h',
+      price: none,
+      why: 'uses no hands; the bay or the yard waits',
+    });
+  const counted = lines.filter((l) => l.kind !== 'option' && l.kind !== 'wait');
+  const missing = counted.filter((l) => l.price === null).map((l) => (l.unit === 'h' ? 'price of an hour' : l.what));
+  return {
+    lines,
+    hours: total(lines.filter((l) => l.kind === 'work' || l.kind === 'spread').map((l) => l.amount)),
+    sum: missing.length > 0 ? null : counted.reduce((sum, l) => add(sum, l.price!), none),
+    missing: [...new Set(missing)],
+    currency: prices.currency,
+  };
+}
+
+const benchWord: Record<Complaint, string> = {
+  pump: 'pump or module',
+  level: 'level sender',
+  leak: 'find and mend the leak',
+  rust: 'clean and coat',
+  badFuel: 'wash, dry, filter',
+  hose: 'hoses and joints',
+  biggerTank: 'fit out the other tank',
+};
+
+const two = (value: number): number => Number(value.toFixed(2));
+const row = (line: QuoteLine, currency: string) => ({
+  kind: line.kind,
+  what: line.what,
+  unit: line.unit,
+  low: two(line.amount.lo),
+  likely: two(line.amount.typ),
+  high: two(line.amount.hi),
+  currency,
+  price_low: line.price && line.kind !== 'wait' ? two(line.price.lo) : null,
+  price_likely: line.price && line.kind !== 'wait' ? two(line.price.typ) : null,
+  price_high: line.price && line.kind !== 'wait' ? two(line.price.hi) : null,
+  why: line.why,
+});
+
+/** The quote as CSV (RFC 4180), one line a row; a price that is missing stays empty. */
+export const quoteCsv = (quote: Quote): string => Papa.unparse(quote.lines.map((l) => row(l, quote.currency)));
+
+/** The quote as JSON lines, one object a line. */
+export const quoteJsonLines = (quote: Quote): string =>
+  quote.lines.map((l) => JSON.stringify(row(l, quote.currency))).join('\n') + '\n';

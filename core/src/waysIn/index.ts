@@ -1,0 +1,177 @@
+import { commonPractice } from '../basis/index.ts';
+import { add, roundTo, total, type Estimate } from '../estimate/index.ts';
+import type { Complaint, JobState } from '../job/types.ts';
+import { planDescent } from '../stops/preview.ts';
+import { estimateOf } from '../vehicle/index.ts';
+import { AROUND, lowerMinutes } from './lower.ts';
+
+export { AROUND, lowerMinutes, type LowerMinutes } from './lower.ts';
+
+export type WayInId = 'lower' | 'partway' | 'bed' | 'hatch' | 'sender';
+
+export interface WayIn {
+  id: WayInId;
+  name: string;
+  minutes: Estimate;
+  people: number;
+  /** What comes off, and so goes back. */
+  off: string[];
+  /** What is still to do, or cannot be done this way. */
+  remains: string;
+  /** Why it cannot be here; null where it can. */
+  cannot: string | null;
+  /** Is it open whether it can be? Then what to look for. */
+  look: string | null;
+}
+
+/** Complaints for which the tank itself must come out. */
+const tankOut: Complaint[] = ['leak', 'rust', 'badFuel', 'biggerTank'];
+
+/** Top of the tank where two hands work on it, mm below home; common practice, no source. */
+const WORKING_HEIGHT = 150;
+const some = (lo: number, typ: number, hi: number): Estimate => ({ lo, typ, hi, basis: commonPractice });
+
+/**
+ * The ways in, compared: minutes there and back, people, what comes off and goes back, what remains.
+ *
+ * @returns those that can be first, the quickest on top
+ * @example waysIn(state)[0]!.id // 'lower'
+ */
+export function waysIn(state: JobState): WayIn[] {
+  const ways = [lower(state), partway(state), bed(state), hatch(state), sender(state)];
+  return ways.sort((a, b) => Number(a.cannot !== null) - Number(b.cannot !== null) || a.minutes.typ - b.minutes.typ);
+}
+
+const names = (state: JobState): string[] => [
+  ...state.vehicle.connections.map((line) => line.name),
+  ...state.vehicle.supports.map((s) => s.name),
+];
+
+function lower(state: JobState): WayIn {
+  const { total: minutes } = lowerMinutes(state);
+  return {
+    id: 'lower',
+    name: 'Lower the tank',
+    minutes,
+    people: 1,
+    off: [...state.vehicle.obstructions.filter((o) => o.blocksAt).map((o) => o.name), ...names(state)],
+    remains: 'a second pair of hands when the straps let go',
+    cannot: null,
+    look: null,
+  };
+}
+
+/** Down to where two hands work on its top, and up again: what holds it there comes off, the rest stays on. */
+function partway(state: JobState): WayIn {
+  const plan = planDescent(state);
+  const reached: typeof plan.stops = [];
+  for (const stop of plan.stops) {
+    reached.push(stop);
+    if (stop.pose.f >= WORKING_HEIGHT) break;
+  }
+  const there = (reached.at(-1)?.pose.f ?? 0) >= WORKING_HEIGHT;
+  const down = total(reached.map((s) => s.minutes));
+  const off = reached.flatMap((s) => s.actions.map((a) => a.name));
+  return {
+    id: 'partway',
+    name: 'Part-way down',
+    minutes: add(add(down, { ...down, hi: down.hi * 1.25 }), { ...AROUND, lo: AROUND.lo - 5, typ: AROUND.typ - 5 }),
+    people: 1,
+    off,
+    remains: `work on its top at ${WORKING_HEIGHT} mm, on the jack all the time; nothing to be cleaned inside`,
+    cannot: tankOut.includes(state.complaint)
+      ? 'the tank itself must come out'
+      : there
+        ? null
+        : `it is held before ${WORKING_HEIGHT} mm`,
+    look: null,
+  };
+}
+
+/** Bed off: bolts, lamps, wiring, filler; there and back. Common practice, no source. */
+const BED_OFF = some(40, 60, 110);
+const BED_BACK = some(35, 50, 90);
+
+function bed(state: JobState): WayIn {
+  const answer = state.answers['bed comes off'];
+  const made = total(state.vehicle.connections.map((l) => estimateOf(state.vehicle, l.part[0]!.minutes)));
+  const out = tankOut.includes(state.complaint) ? some(15, 25, 45) : some(0, 0, 0);
+  return {
+    id: 'bed',
+    name: 'Lift or slide the bed',
+    minutes: total([BED_OFF, BED_BACK, made, made, out, AROUND]),
+    people: 2,
+    off: ['bed bolts', 'lamps and wiring', 'liner', 'filler neck at the bed'],
+    remains: out.typ > 0 ? 'the tank still comes out, upwards' : 'the straps stay on',
+    cannot:
+      state.vehicle.mounting !== 'rail'
+        ? 'no bed above this tank'
+        : answer === 'no'
+          ? 'this bed does not come off'
+          : null,
+    look:
+      answer === 'yes' ? null : 'bolts free, not fixed to the bumper, room and ground for stands, hoist or four hands',
+  };
+}
+
+const HATCH_MOUNTS = ['seat', 'floor', 'crosswise', 'upright'];
+
+function fromAbove(state: JobState): { cannot: string | null; look: string | null } {
+  const answer = state.answers['ring from above'];
+  if (answer === 'no') return { cannot: 'no ring in sight from above', look: null };
+  if (tankOut.includes(state.complaint) || state.complaint === 'hose')
+    return { cannot: 'what is wrong is not under the ring', look: null };
+  if (answer === 'yes') return { cannot: null, look: null };
+  if (!HATCH_MOUNTS.includes(state.vehicle.mounting)) return { cannot: 'nobody has seen a hatch here', look: null };
+  return { cannot: null, look: 'is the ring in sight from the boot, or under the seat?' };
+}
+
+function hatch(state: JobState): WayIn {
+  return {
+    id: 'hatch',
+    name: 'Through the hatch',
+    minutes: total([some(10, 15, 35), some(10, 15, 30), some(15, 25, 40)]),
+    people: 1,
+    off: ['trim or seat', 'hatch cover', 'plug and lines on top'],
+    remains: 'the tank stays in; vapour rises into the vehicle: doors open, nobody in it',
+    ...fromAbove(state),
+  };
+}
+
+function sender(state: JobState): WayIn {
+  const above = fromAbove(state);
+  return {
+    id: 'sender',
+    name: 'Sender alone, from above',
+    minutes: total([some(10, 15, 30), some(10, 15, 25), some(10, 15, 25)]),
+    people: 1,
+    off: ['trim or seat', 'sender ring'],
+    remains: 'only the sender is looked at',
+    cannot: state.complaint !== 'level' ? 'the sender is not the complaint' : above.cannot,
+    look: above.look,
+  };
+}
+
+/**
+ * When another way wins over lowering, in words; null where none can be.
+ *
+ * @example breakEven(state) // 'bed 3 h, wins once what is in the way costs over 35 min'
+ */
+export function breakEven(state: JobState): string | null {
+  const ways = waysIn(state).filter((w) => w.cannot === null);
+  const down = ways.find((w) => w.id === 'lower')!;
+  const { inTheWay } = lowerMinutes(state);
+  const said = ways
+    .filter((w) => w.id !== 'lower' && w.id !== 'sender')
+    .map((w) => {
+      const hours = w.minutes.typ < 90 ? `${roundTo(w.minutes.typ, 5)} min` : `${roundTo(w.minutes.typ / 60, 0.5)} h`;
+      const name = w.name[0]!.toLowerCase() + w.name.slice(1);
+      const seen = w.look ? ', if it can be' : '';
+      const wins = w.minutes.typ - (down.minutes.typ - inTheWay.typ);
+      if (w.id === 'partway')
+        return `${name} ${hours}: ${w.minutes.typ < down.minutes.typ - 5 ? 'quicker, and the tank stays on the jack' : 'saves nothing'}`;
+      if (wins <= inTheWay.typ) return `${name} ${hours}${seen}: quicker than lowering`;
+      return `${name} ${hours}${seen}, wins once what is in the way costs over ${roundTo(wins, 5)} min (now ${roundTo(inTheWay.typ, 5)})`;
+    });
+  return said.length > 0 ? said.join('; ') : null;
+}

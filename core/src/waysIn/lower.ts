@@ -1,0 +1,48 @@
+import { commonPractice } from '../basis/index.ts';
+import { add, total, type Estimate } from '../estimate/index.ts';
+import type { JobState } from '../job/types.ts';
+import { planDescent } from '../stops/preview.ts';
+import { estimateOf } from '../vehicle/index.ts';
+
+/** Gates, draining set-up and proving, minutes; common practice, no source. */
+export const AROUND: Estimate = { lo: 35, typ: 50, hi: 80, basis: commonPractice };
+/** A strap or a bar back on, lined up and tightened in rounds, minutes; common practice, no source. */
+const SUPPORT: Estimate = { lo: 4, typ: 6, hi: 12, basis: commonPractice };
+
+export interface LowerMinutes {
+  total: Estimate;
+  /** Of these: clearing what is in the way and putting it back. */
+  inTheWay: Estimate;
+  stops: number;
+  /** Does the typical plan reach the ground? */
+  outcome: 'way' | 'held';
+  heldBy: string | null;
+}
+
+/**
+ * Minutes of the usual school: lower the tank, and up again; bench work not counted.
+ *
+ * @example lowerMinutes(state).total.typ // 150
+ */
+export function lowerMinutes(state: JobState): LowerMinutes {
+  const { vehicle } = state;
+  const down = planDescent(state);
+  const blocking = vehicle.obstructions.filter((o) => o.blocksAt);
+  const restore = blocking.flatMap((o) => (o.restore[0] ? [estimateOf(vehicle, o.restore[0].minutes)] : []));
+  const clear = blocking.flatMap((o) => (o.clear[0] ? [estimateOf(vehicle, o.clear[0].minutes)] : []));
+  const up = total([
+    ...vehicle.connections.map((line) => estimateOf(vehicle, (line.make[0] ?? line.part[0]!).minutes)),
+    ...restore,
+    ...vehicle.supports.map(() => SUPPORT),
+  ]);
+  return {
+    total: add(add(widen(down.minutes), up), AROUND),
+    inTheWay: total([...clear, ...restore]),
+    stops: down.stops.length,
+    outcome: down.outcome,
+    heldBy: down.outcome === 'held' ? (down.stops.at(-1)?.holders[0]?.name ?? 'something') : null,
+  };
+}
+
+/** A typical plan's minutes already carry ranges; surprises add at the far end. Common practice, no source. */
+const widen = (minutes: Estimate): Estimate => ({ ...minutes, hi: minutes.hi * 1.25 });

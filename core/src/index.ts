@@ -18,3 +18,4 @@ export * from './waysIn/index.ts';
 export * from './depressurise/index.ts';
 export * from './needed/index.ts';
 export * from './quote/index.ts';
+export * from './instrument/index.ts';

@@ -12,6 +12,7 @@ import type { Database } from './db/connect.ts';
 import { demoPins } from './demo/people.ts';
 import { noSuchRoute, problems } from './http/problem.ts';
 import { Bell } from './jobs/events.ts';
+import { instrumentRoutes } from './instruments/routes.ts';
 import { jobRoutes } from './jobs/routes.ts';
 import { peopleRoutes } from './people/routes.ts';
 import { shopRoutes } from './shop/routes.ts';
@@ -64,7 +65,7 @@ export async function makeApp(db: Database, options: AppOptions): Promise<Expres
   );
   app.use(
     compression({
-      filter: (request, response) => !request.path.endsWith('/events') && compression.filter(request, response),
+      filter: (request, response) => !/\/(events|stream)$/.test(request.path) && compression.filter(request, response),
     }),
   );
   app.use(
@@ -104,6 +105,7 @@ export async function makeApp(db: Database, options: AppOptions): Promise<Expres
   api.use(peopleRoutes(db));
   api.use(shopRoutes(db, options.demo ? demoPins : null));
   api.use(vehicleRoutes(db));
+  api.use('/jobs/:id/instruments', instrumentRoutes(db, options.demo));
   api.use('/jobs', jobRoutes(db, bell));
   api.use(noSuchRoute);
   app.use('/api', api);

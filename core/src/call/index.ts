@@ -1,4 +1,4 @@
-import { bestWayOut, drainFacts, shareOut, type DrainWay } from '../drain/index.ts';
+import { bestWayOut, drainFacts, shareOut, startingKit, type DrainKit, type DrainWay } from '../drain/index.ts';
 import { safeFill } from '../fluid/index.ts';
 import { rangeInWords, roundTo, type Estimate } from '../estimate/index.ts';
 import {
@@ -46,12 +46,19 @@ export interface Call {
   why: Record<'takeOut' | 'minutes' | 'test' | 'couldStop' | 'soak' | 'mass', string>;
 }
 
+/** Cans a shop has at hand to start with, L; common practice, no source. */
+export const startingCans: readonly number[] = [20, 20, 20, 20, 10, 10];
+
 /**
  * The call: whether it may be taken down alone, what to take out first, how long, what to test first, what could stop it.
  *
  * @example makeCall(state, { alone: 25, two: 40 }).headline // 'Don’t take it down alone yet.'
  */
-export function makeCall(state: JobState, shop: ShopKilograms = startingKilograms): Call {
+export function makeCall(
+  state: JobState,
+  shop: ShopKilograms = startingKilograms,
+  tools: { kit: DrainKit; cans: readonly number[] } = { kit: startingKit, cans: startingCans },
+): Call {
   const { vehicle } = state;
   const { aboard } = state.fuel;
   const now = judgeHandling(tankMass(vehicle, aboard), shop);
@@ -66,11 +73,11 @@ export function makeCall(state: JobState, shop: ShopKilograms = startingKilogram
     drained: after,
     aboard,
     takeOut,
-    wayOut: wayOut(state, takeOut.litres.hi, shop),
+    wayOut: wayOut(state, takeOut.litres.hi, shop, tools),
     minutes: lower.total,
     waysIn: waysIn(state),
     breakEven: breakEven(state),
-    questions: callQuestions(state, shop),
+    questions: callQuestions(state, shop, tools.cans),
     test,
     couldStop: couldStop(state, lower.heldBy),
     soak: weak.length > 0 ? { what: 'strap fasteners', minutes: 20 } : null,
@@ -86,20 +93,23 @@ export function makeCall(state: JobState, shop: ShopKilograms = startingKilogram
   };
 }
 
-/** Cans a shop has at hand to start with, L; common practice, no source. */
-const CANS = [20, 20, 20, 20, 10, 10];
-
-function wayOut(state: JobState, litres: number, shop: ShopKilograms): Call['wayOut'] {
+function wayOut(
+  state: JobState,
+  litres: number,
+  shop: ShopKilograms,
+  tools: { kit: DrainKit; cans: readonly number[] },
+): Call['wayOut'] {
   const { way } = bestWayOut(
     {
       vehicle: state.vehicle,
       aboard: state.fuel.aboard,
       complaint: state.complaint,
       facts: drainFacts(state.answers),
+      kit: tools.kit,
     },
     shop.alone,
   );
-  return way && { way, cans: shareOut(litres, CANS, safeFill(state.vehicle.fuel)).cans.length };
+  return way && { way, cans: shareOut(litres, tools.cans, safeFill(state.vehicle.fuel)).cans.length };
 }
 
 function headline(now: Handling, after: Handling): string {

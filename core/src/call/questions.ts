@@ -1,5 +1,7 @@
 import { roundTo } from '../estimate/index.ts';
-import { judgeHandling, tankMass, type ShopKilograms } from '../handling/index.ts';
+import { shareOut } from '../drain/index.ts';
+import { safeFill } from '../fluid/index.ts';
+import { judgeHandling, litresToTakeOut, tankMass, type ShopKilograms } from '../handling/index.ts';
 import type { JobState } from '../job/types.ts';
 import { planDescent } from '../stops/preview.ts';
 import { estimateOf } from '../vehicle/index.ts';
@@ -31,10 +33,10 @@ const seen = [
  *
  * @example callQuestions(state, shop)[0]!.text // 'How full is it, by dip?'
  */
-export function callQuestions(state: JobState, shop: ShopKilograms): CallQuestion[] {
+export function callQuestions(state: JobState, shop: ShopKilograms, cans: readonly number[]): CallQuestion[] {
   if (state.out || state.signed) return [];
   const all = [
-    ...levelQuestion(state, shop),
+    ...levelQuestion(state, shop, cans),
     ...lineQuestions(state),
     ...obstructionQuestions(state),
     ...accessQuestions(state),
@@ -49,24 +51,34 @@ export function callQuestions(state: JobState, shop: ShopKilograms): CallQuestio
 /** A kilogram over one’s face weighs as much as two minutes; common practice, no source. */
 const weight = ({ stake }: CallQuestion): number => ('minutes' in stake ? stake.minutes : stake.kilograms * 2);
 
-function levelQuestion(state: JobState, shop: ShopKilograms): CallQuestion[] {
+function levelQuestion(state: JobState, shop: ShopKilograms, cans: readonly number[]): CallQuestion[] {
   if (state.witnesses.some((w) => w.kind === 'dip' || w.kind === 'levelSeen')) return [];
   const { aboard } = state.fuel;
-  const at = (litres: number) =>
-    judgeHandling(tankMass(state.vehicle, { ...aboard, lo: litres, typ: litres, hi: litres }), shop);
+  const at = (litres: number) => {
+    const known = { ...aboard, lo: litres, typ: litres, hi: litres };
+    const out = litresToTakeOut(state.vehicle, known, shop.alone).litres.typ;
+    return {
+      ...judgeHandling(tankMass(state.vehicle, known), shop),
+      cans: shareOut(out, cans, safeFill(state.vehicle.fuel)).cans.length,
+    };
+  };
   const [least, most] = [at(aboard.lo), at(aboard.hi)];
-  if (least.hands === most.hands) return [];
+  if (least.hands === most.hands && least.cans === most.cans) return [];
   return [
     {
       id: 'dip',
       text: 'How full is it, by dip?',
-      decides: `${words[least.hands]} at the low end, ${words[most.hands]} at the high end`,
+      decides:
+        least.hands === most.hands
+          ? `${canWords(least.cans)} at the low end, ${canWords(most.cans)} at the high end`
+          : `${words[least.hands]} at the low end, ${words[most.hands]} at the high end`,
       stake: { kilograms: roundTo(most.mass.typ - least.mass.typ, 1) },
       answer: { witness: 'dip' },
     },
   ];
 }
 
+const canWords = (n: number): string => (n === 0 ? 'no can' : n === 1 ? 'one can' : `${n} cans`);
 const words = { alone: 'light enough for one', two: 'two are needed', neither: 'too heavy by hand' };
 
 /** A line at its shortest and at its longest: does the way down change? */
@@ -78,7 +90,7 @@ function lineQuestions(state: JobState): CallQuestion[] {
       planDescent({ ...state, slack: { ...state.slack, [line.id]: { ...slack, lo: value, typ: value, hi: value } } });
     const [short, long] = [at(slack.lo), at(slack.hi)];
     const minutes = Math.abs(short.minutes.typ - long.minutes.typ) + (short.outcome === long.outcome ? 0 : 30);
-    if (short.stops.length === long.stops.length && short.outcome === long.outcome && minutes < 1) return [];
+    if (short.stops.length === long.stops.length && short.outcome === long.outcome) return [];
     const middle = roundTo(slack.typ, 5);
     return [
       {

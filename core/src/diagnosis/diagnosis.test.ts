@@ -12,11 +12,12 @@ const told = (complaint: (typeof complaints)[number], answers: Record<string, st
   });
 
 describe('must it come down?', () => {
-  test('untested it is not known, and the cheapest test comes first', () => {
+  test('untested it is not known, and what decides most a minute comes first', () => {
     const { tests, verdict } = told('pump', {});
     expect(verdict.outcome).toBe('unknown');
     expect(tests[0]!.test.id).toBe('fuse');
-    expect(tests.map((t) => t.test.minutes)).toEqual([...tests.map((t) => t.test.minutes)].sort((a, b) => a - b));
+    // A quarter of them settled in two minutes beats a third in three, and both beat a tenth in five.
+    expect(tests.map((t) => t.test.id)).toEqual(['fuse', 'ground', 'hatch', 'feed', 'filter']);
     expect(verdict.reasons[0]!.text).toContain(`${tests.reduce((s, t) => s + t.test.minutes, 0)} minutes`);
   });
 

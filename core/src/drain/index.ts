@@ -6,6 +6,7 @@ export {
   bestWayOut,
   drainFacts,
   drainWays,
+  kitOf,
   startingKit,
   type DrainFacts,
   type DrainKit,
@@ -13,3 +14,4 @@ export {
   type DrainWayId,
 } from './ways.ts';
 export { fuelBalance, type Balance } from './balance.ts';
+export { judgeSample, sampleLooks, SAMPLE_STANDS, type Sample, type SampleLook } from './sample.ts';

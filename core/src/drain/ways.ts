@@ -1,4 +1,4 @@
-import { commonPractice, computed, type Basis } from '../basis/index.ts';
+import { commonPractice, computed, shopRule, type Basis } from '../basis/index.ts';
 import { estimate, multiply, exactly, rangeInWords, type Estimate } from '../estimate/index.ts';
 import { fuels, kinematicViscosity } from '../fluid/index.ts';
 import { drained, litresToTakeOut } from '../handling/index.ts';
@@ -32,6 +32,15 @@ export interface DrainKit {
   transferPump: Estimate | null;
   /** m */
   siphon: { bore: number; length: number } | null;
+}
+
+/** The kit as a shop types it: a rated flow in L/min, a bore in mm, a length in m. A rated flow is seldom reached. */
+export function kitOf(kit: { transferPump: number | null; siphonBore: number | null; siphonLength: number }): DrainKit {
+  const { transferPump: flow, siphonBore: bore, siphonLength: length } = kit;
+  return {
+    transferPump: flow === null ? null : { lo: flow * 0.6, typ: flow, hi: flow * 1.4, basis: shopRule },
+    siphon: bore === null ? null : { bore: bore / 1000, length },
+  };
 }
 
 export const startingKit: DrainKit = {

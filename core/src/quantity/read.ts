@@ -54,6 +54,8 @@ const unitOf = (options: ReadOptions): Unit => {
 
 function expectation({ dimension, unit }: ReadOptions): string {
   const examples: Record<Dimension, string> = {
+    share: '45 %',
+    angle: '4°',
     length: '40 mm, 1 5/8 in or two fingers',
     mass: '14 kg or 31 lb',
     volume: '9.5 L or 2 1/2 gal',

@@ -10,7 +10,9 @@ export type Dimension =
   | 'duration'
   | 'force'
   | 'voltage'
-  | 'resistance';
+  | 'resistance'
+  | 'share'
+  | 'angle';
 
 /** SI value = written value × `factor` + `offset`. */
 export interface Unit {
@@ -85,6 +87,12 @@ export const units: Record<Dimension, Record<string, Unit>> = {
   resistance: {
     Ω: { symbol: 'Ω', names: ['ω', 'ohm', 'ohms', 'r'], factor: 1 },
     kΩ: { symbol: 'kΩ', names: ['kω', 'kohm', 'kohms', 'k'], factor: 1000 },
+  },
+  share: {
+    '%': { symbol: '%', names: ['%', 'percent', 'pct'], factor: 0.01 },
+  },
+  angle: {
+    '°': { symbol: '°', names: ['°', 'deg', 'degree', 'degrees'], factor: 1 },
   },
   force: {
     N: { symbol: 'N', names: ['n', 'newton', 'newtons'], factor: 1 },

@@ -41,6 +41,26 @@ describe('what stays in a tank of two lobes', () => {
   });
 });
 
+describe('a hump hides one lobe from the other', () => {
+  test('a dip below its crest leaves the other lobe open from empty to its crest; above it, nothing is hidden', () => {
+    const behind = 375 * 100 * 400 * 1e-6;
+    const low = witnessLitres(minibus, 'dip', 40);
+    // 40 ± 8 mm: near lobe and far lobe by hand, 30 mm of flank in 100 on each side of the hump.
+    const both = (h: number) => ((400 + 360) * h + 0.3 * h * h) * 400 * 1e-6;
+    expect(low.typ).toBeCloseTo(both(40), 6);
+    expect(low.lo).toBeCloseTo(Math.max(0, both(32) - behind), 6);
+    expect(low.hi).toBeCloseTo(both(48) + behind, 6);
+    const high = witnessLitres(minibus, 'dip', 180);
+    expect(high.hi - high.lo).toBeCloseTo(16 * 1000 * 400 * 1e-6, 6);
+  });
+  test('ran dry says nothing of what stands behind it', () => {
+    const dry = witnessLitres(minibus, 'ranDry', null);
+    expect(dry.lo).toBe(0);
+    expect(dry.hi).toBeCloseTo(minibus.tank.unusable.hi + 375 * 100 * 400 * 1e-6, 6);
+    expect(witnessLitres(rail, 'ranDry', null).hi).toBe(rail.tank.unusable.hi);
+  });
+});
+
 describe('witnesses through the shape', () => {
   test('a dip of half its height in a lying cylinder is half; a quarter is 19.55 % (segment of a circle)', () => {
     const round = withShape({ kind: 'cylinder', length: 1000, width: 300, height: 300 }, { litres: exact(60) });

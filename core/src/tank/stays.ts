@@ -50,6 +50,23 @@ export function tankOutlet(file: VehicleFile): { at: Point3; guessed: boolean } 
   return { at: [shape.length / 2, shape.width / 2, ABOVE_FLOOR], guessed: true };
 }
 
+/**
+ * What sills can hold back when nothing stands above them, and how high: nobody who looks into one lobe knows the other.
+ *
+ * @returns litres as the file’s capacity has them, and mm above the lowest point; nothing for a shape without a sill
+ */
+export function behindSills(file: VehicleFile): { litres: number; crest: number } {
+  const { shape } = file.tank;
+  if (shape.kind === 'table') return { litres: 0, crest: 0 };
+  const { pockets, levels } = trappedFuel(shape, tankOutlet(file).at);
+  const sills = pockets.filter((p) => p.kind === 'sill');
+  const share = sills.reduce((sum, p) => sum + p.litres, 0) / shapeLitres(shape);
+  return {
+    litres: share * file.tank.litres.hi,
+    crest: Math.max(0, ...sills.flatMap((p) => p.cells.map((c) => levels[c]!))),
+  };
+}
+
 export interface Stays {
   /** Litres that stay, and never more than is aboard. */
   litres: Estimate;

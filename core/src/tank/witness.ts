@@ -4,6 +4,7 @@ import type { Estimate } from '../estimate/index.ts';
 import { add, estimate } from '../estimate/index.ts';
 import { fuels } from '../fluid/index.ts';
 import { burstLitres } from '../drain/bursts.ts';
+import { behindSills } from './stays.ts';
 import { shareAt } from '../shape/index.ts';
 import { estimateOf, type VehicleFile } from '../vehicle/index.ts';
 
@@ -122,8 +123,12 @@ export function witnessLitres(file: VehicleFile, kind: WitnessKind, reading: num
       );
     }
     case 'plugDry':
-    case 'ranDry':
-      return { ...estimateOf(file, { ...file.tank.unusable, lo: 0 }) };
+    case 'ranDry': {
+      // Dry where the pick-up or the plug is: what stands behind a hump nobody has seen, neither that it is there nor that it is not.
+      const behind = behindSills(file).litres;
+      const { typ, hi, basis } = estimateOf(file, file.tank.unusable);
+      return { lo: 0, typ: typ + behind * 0.5, hi: hi + behind, basis };
+    }
   }
 }
 
@@ -131,10 +136,15 @@ export function witnessLitres(file: VehicleFile, kind: WitnessKind, reading: num
 function throughShape(file: VehicleFile, lo: number, typ: number, hi: number): Estimate {
   const capacity = estimateOf(file, file.tank.litres);
   const { shape } = file.tank;
+  // Below the crest of a hump the level of one lobe says nothing of the other: empty, or full to the crest.
+  const { litres: behind, crest } = behindSills(file);
+  const other = (mm: number) => (mm < crest ? behind : 0);
+  const most = Math.max(shareAt(shape, hi), hi < crest ? shareAt(shape, crest) : 0) * capacity.hi;
+  const middle = shareAt(shape, typ) * capacity.typ;
   return estimate(
-    shareAt(shape, lo) * capacity.lo,
-    shareAt(shape, typ) * capacity.typ,
-    shareAt(shape, hi) * capacity.hi,
+    Math.min(middle, Math.max(0, shareAt(shape, lo) * capacity.lo - other(lo))),
+    middle,
+    Math.min(most, Math.max(middle, shareAt(shape, hi) * capacity.hi + other(hi))),
     computed('level through the shape of the tank'),
   );
 }

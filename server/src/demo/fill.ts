@@ -18,9 +18,11 @@ export async function fillWithDemo(db: Database, now = new Date()): Promise<bool
   for (const { id, name, role, pin } of demoPeople)
     await Person.findOrCreate({ where: { id }, defaults: { id, name, role, pinHash: await hashPin(pin) } });
   await writeShop(db, {
+    ...(await readShop(db)),
     name: 'Tarrow Quay Garage',
     alone: 25,
     two: 40,
+    prices: { currency: 'cr', hour: 58, disposal: 1.4 },
     bays: [
       { name: 'Bay 1, two-post', kind: 'two-post' },
       { name: 'Bay 2, flat ground', kind: 'flat' },

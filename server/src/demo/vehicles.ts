@@ -17,6 +17,16 @@ const line = (file: VehicleFile, id: string): Connection => file.connections.fin
 const van4 = from('archetype-rail', (file) => {
   Object.assign(file, { id: 'van-4', name: 'Van 4, delivery van', basis: 'measured' });
   file.tank.litres = exactly(80);
+  file.tank.shape = {
+    kind: 'box',
+    length: 1100,
+    width: 330,
+    height: 270,
+    taper: { first: 60, second: 140 },
+    sump: { x: 320, y: 165, length: 220, width: 200, depth: 35 },
+  };
+  file.tank.outlet = { x: 320, y: 165, z: 8 };
+  file.sender = { emptyOhms: exactly(990), fullOhms: exactly(52) };
   file.tank.emptyMass = exactly(12);
   file.tank.unusable = between(2, 3, 4);
   line(file, 'feed').slack = exactly(35);
@@ -39,6 +49,17 @@ const van4 = from('archetype-rail', (file) => {
 const minibus = from('archetype-crosswise', (file) => {
   Object.assign(file, { id: 'minibus', name: 'Minibus, school run', basis: 'measured', fuel: 'diesel' });
   file.tank.litres = exactly(70);
+  // Two lobes over the shaft: what lies in the right one is out of the pump’s reach.
+  file.tank.shape = {
+    kind: 'lobes',
+    length: 900,
+    width: 420,
+    height: 240,
+    over: 'x',
+    hump: { from: 360, to: 600, height: 85, slope: 45 },
+  };
+  file.tank.outlet = { x: 190, y: 210, z: 12 };
+  file.tank.unusable = between(1, 2, 3);
   file.tank.emptyMass = exactly(15);
   const heater: Connection = {
     ...structuredClone(line(file, 'return')),
@@ -70,6 +91,8 @@ const pickup2 = from('archetype-rail', (file) => {
   Object.assign(file, { id: 'pickup-2', name: 'Pickup 2, farm', basis: 'measured', fuel: 'diesel' });
   file.tank.material = 'steel';
   file.tank.litres = exactly(75);
+  file.tank.shape = { kind: 'cylinder', length: 1100, width: 300, height: 300 };
+  file.tank.outlet = { x: 250, y: 150, z: 15 };
   file.tank.emptyMass = exactly(17);
   for (const c of file.connections) c.slack = exactly(Math.round(c.slack.typ / 5) * 5 + 10);
   file.fasteners[0]!.torque = between(38, 41, 44);

@@ -35,7 +35,7 @@ export function shopRoutes(db: Database, demoPins: Record<string, string> | null
     await mustBeLead(request);
     const shop = bodyOf(Shop, request.body);
     if (shop.two < shop.alone) throw new InputError('two', String(shop.two), `at least the ${shop.alone} kg of one`);
-    await writeShop(db, { name: shop.name, alone: shop.alone, two: shop.two, bays: shop.bays });
+    await writeShop(db, { ...shop });
     response.json(await readShop(db));
   });
 

@@ -3,8 +3,10 @@ import {
   ArrayMaxSize,
   ArrayMinSize,
   IsArray,
+  IsDefined,
   IsIn,
   IsNumber,
+  IsOptional,
   IsString,
   Length,
   Max,
@@ -19,18 +21,57 @@ export class Bay {
   @IsIn(['two-post', 'flat', 'pit']) kind!: 'two-post' | 'flat' | 'pit';
 }
 
+/** What the shop takes; a price it has not set is null, and none is made up. */
+export class Prices {
+  @IsString() @Length(0, 6) currency!: string;
+  @IsOptional() @IsNumber() @Min(0) @Max(100_000) hour!: number | null;
+  @IsOptional() @IsNumber() @Min(0) @Max(10_000) disposal!: number | null;
+}
+
+/** What the shop drains with and stands it on. */
+export class Kit {
+  /** L/min; null where there is none. */
+  @IsOptional() @IsNumber() @Min(0.2) @Max(100) transferPump!: number | null;
+  /** Bore in mm and length in m; null where there is none. */
+  @IsOptional() @IsNumber() @Min(3) @Max(40) siphonBore!: number | null;
+  @IsNumber() @Min(0.3) @Max(10) siphonLength!: number;
+  /** Capacities of the cans at hand, L. */
+  @IsArray()
+  @ArrayMaxSize(12)
+  @IsNumber({}, { each: true })
+  @Min(1, { each: true })
+  @Max(250, { each: true })
+  cans!: number[];
+  /** Jack: rated kg, width of its padded head and height when lowered, mm. */
+  @IsNumber() @Min(10) @Max(3000) jackRated!: number;
+  @IsNumber() @Min(50) @Max(1500) jackPad!: number;
+  @IsNumber() @Min(50) @Max(1500) jackLowered!: number;
+}
+
 /** What the shop set for itself. */
 export class Shop {
   @IsString() @Length(1, 60) name!: string;
   /** kg one and two people may take off a jack. */
   @IsNumber() @Min(5) @Max(60) alone!: number;
   @IsNumber() @Min(5) @Max(120) two!: number;
+  @IsDefined() @ValidateNested() @Type(() => Prices) prices!: Prices;
+  @IsDefined() @ValidateNested() @Type(() => Kit) kit!: Kit;
   @IsArray() @ArrayMinSize(1) @ArrayMaxSize(4) @ValidateNested({ each: true }) @Type(() => Bay) bays!: Bay[];
 }
 
 const start: Shop = {
   name: 'The shop',
   ...startingKilograms,
+  prices: { currency: '', hour: null, disposal: null },
+  kit: {
+    transferPump: 7,
+    siphonBore: 10,
+    siphonLength: 2,
+    cans: [20, 20, 20, 20, 10, 10],
+    jackRated: 200,
+    jackPad: 400,
+    jackLowered: 150,
+  },
   bays: [
     { name: 'Bay 1', kind: 'two-post' },
     { name: 'Bay 2', kind: 'flat' },
@@ -39,7 +80,7 @@ const start: Shop = {
 
 export async function readShop(db: Database): Promise<Shop> {
   const row = await db.models.Setting.findByPk('shop');
-  return row ? (JSON.parse(row.value) as Shop) : start;
+  return row ? { ...start, ...(JSON.parse(row.value) as Partial<Shop>) } : start;
 }
 
 export async function writeShop(db: Database, shop: Shop): Promise<void> {

@@ -13,6 +13,8 @@ import { SignedIn } from './SignedIn.tsx';
 
 const FirstContact = lazy(() => import('../screens/firstContact/FirstContact.tsx'));
 const RecordScreen = lazy(() => import('../screens/record/RecordScreen.tsx'));
+const QuoteScreen = lazy(() => import('../screens/quote/QuoteScreen.tsx'));
+const LabelsScreen = lazy(() => import('../screens/labels/LabelsScreen.tsx'));
 const ShopScreen = lazy(() => import('../screens/shop/ShopScreen.tsx'));
 
 const client = new QueryClient({
@@ -43,6 +45,8 @@ const router = createBrowserRouter([
       { path: '/next', element: <FirstContact /> },
       { path: '/shop', element: <ShopScreen /> },
       { path: '/jobs/:jobId/record', element: <RecordScreen /> },
+      { path: '/jobs/:jobId/quote', element: <QuoteScreen /> },
+      { path: '/jobs/:jobId/labels', element: <LabelsScreen /> },
       { path: '/jobs/:jobId/:station?', element: <JobScreen /> },
       { path: '*', element: <Missing what="page" /> },
     ],

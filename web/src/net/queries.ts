@@ -1,5 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import type { JobSummary, VehicleFile } from '@iron-cradle/core';
+import type { JobSummary, ShopPrices, VehicleFile } from '@iron-cradle/core';
 import { ApiProblem, call, get } from './api.ts';
 
 export interface PersonName {
@@ -12,6 +12,16 @@ export interface Shop {
   name: string;
   alone: number;
   two: number;
+  prices: ShopPrices;
+  kit: {
+    transferPump: number | null;
+    siphonBore: number | null;
+    siphonLength: number;
+    cans: number[];
+    jackRated: number;
+    jackPad: number;
+    jackLowered: number;
+  };
   bays: { name: string; kind: 'two-post' | 'flat' | 'pit' }[];
   demoPins: Record<string, string> | null;
 }

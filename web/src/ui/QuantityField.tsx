@@ -9,15 +9,25 @@ interface QuantityFieldProps {
   onRead: (value: Estimate | null) => void;
   decimals?: number;
   hint?: string;
+  /** What stands in it at first. */
+  initial?: string;
 }
 
 const KEYS = ['1', '2', '3', '4', '5', '6', '7', '8', '9', '.', '0', '⌫'];
 const FRACTIONS = ['1/2', '1/4', '1/8', '1/16'];
 
 /** A quantity as people write it, with an own keypad for gloves; says at once what it understood. */
-export function QuantityField({ label, dimension, unit, onRead, decimals = 1, hint }: QuantityFieldProps) {
+export function QuantityField({
+  label,
+  dimension,
+  unit,
+  onRead,
+  decimals = 1,
+  hint,
+  initial = '',
+}: QuantityFieldProps) {
   const id = useId();
-  const [text, setText] = useState('');
+  const [text, setText] = useState(initial);
   const [pad, setPad] = useState(false);
   const read = (next: string): { value: Estimate | null; problem: string | null } => {
     if (next.trim() === '') return { value: null, problem: null };

@@ -7,6 +7,7 @@ import { useLine } from '../../log/line.ts';
 import { Addendum } from './Addendum.tsx';
 import { RecordPage } from './RecordPage.tsx';
 import type { JobFile } from '@iron-cradle/core';
+import { save } from '../../ui/save.ts';
 import { recordOf } from './recordOf.ts';
 
 /** The record on the screen, with what can be done with it. */
@@ -16,15 +17,7 @@ export default function RecordScreen() {
   const file = useQuery({ queryKey: ['file', jobId, waiting], queryFn: () => get<JobFile>(`/jobs/${jobId}/file`) });
   if (file.error instanceof ApiProblem && file.error.status === 404) return <Missing what="job" />;
   const record = file.data ? recordOf(file.data) : null;
-  const save = () => {
-    const url = URL.createObjectURL(new Blob([JSON.stringify(file.data, null, 1)], { type: 'application/json' }));
-    const link = Object.assign(document.createElement('a'), {
-      href: url,
-      download: `job-${file.data!.job.number}.json`,
-    });
-    link.click();
-    URL.revokeObjectURL(url);
-  };
+  const keep = () => save(`job-${file.data!.job.number}.json`, JSON.stringify(file.data, null, 1), 'application/json');
   return (
     <>
       <TopBar title="Record" hint={record?.state.name} to="/" />
@@ -42,7 +35,7 @@ export default function RecordScreen() {
               <button type="button" className="btn" onClick={() => window.print()}>
                 Print it
               </button>
-              <button type="button" className="btn" onClick={save}>
+              <button type="button" className="btn" onClick={keep}>
                 Save the job file
               </button>
               <Addendum jobId={jobId} signed={record.state.signed !== null} onDone={() => void file.refetch()} />

@@ -1,15 +1,14 @@
-import { BURST, burstClock, burstLitres, rangeInWords, REST } from '@iron-cradle/core';
+import { BURST, BURSTS, burstClock, burstLitres, rangeInWords, REST } from '@iron-cradle/core';
 import { useEffect, useState } from 'react';
 import { useJob } from '../../../log/useJob.ts';
+import { LiveReading } from '../../../ui/LiveReading.tsx';
 import { Strap } from '../../../look/Strap.tsx';
 
-const WAIT = 'pump bursts';
-
 /** Its own pump in bursts: counts, rests and sums. The clock is a wait in the log, so it goes on over a reload. */
-export function Bursts() {
+export function Bursts({ onCounted }: { onCounted: (litres: number) => void }) {
   const { state, enter } = useJob();
-  const running = state.waits.find((w) => w.what === WAIT && !w.ended);
-  const last = [...state.waits].reverse().find((w) => w.what === WAIT && w.ended);
+  const running = state.waits.find((w) => w.what === BURSTS && !w.ended);
+  const last = [...state.waits].reverse().find((w) => w.what === BURSTS && w.ended);
   const [now, setNow] = useState(Date.now());
   useEffect(() => {
     if (!running) return undefined;
@@ -18,6 +17,11 @@ export function Bursts() {
   }, [running]);
   const seconds = (w: { started: string; ended: string | null }) =>
     (Date.parse(w.ended ?? new Date(now).toISOString()) - Date.parse(w.started)) / 1000;
+  const ranDry = async () => {
+    await enter('wait', { what: BURSTS, state: 'end' });
+    await enter('fuelWitness', { witness: 'bursts', reading: Math.round(clock.pumped) });
+    await enter('fuelWitness', { witness: 'ranDry' });
+  };
   const clock = burstClock(running ? seconds(running) : 0);
   const length = clock.phase === 'burst' ? BURST : REST;
   return (
@@ -49,22 +53,24 @@ export function Bursts() {
           by the count. Enter what the can reads below.
         </p>
       )}
+      {running && (
+        <LiveReading
+          kind="flowCounter"
+          channel="litres"
+          take="Into a can"
+          onTake={(r) => r.value !== null && onCounted(r.value)}
+        />
+      )}
       {!state.signed && (
         <Strap
           data-action="bursts"
-          onClick={() => void enter('wait', { what: WAIT, state: running ? 'end' : 'start' })}
+          onClick={() => void enter('wait', { what: BURSTS, state: running ? 'end' : 'start' })}
         >
           {running ? 'Stop the bursts' : 'Start the bursts'}
         </Strap>
       )}
       {running && (
-        <button
-          type="button"
-          className="btn"
-          onClick={() =>
-            void enter('wait', { what: WAIT, state: 'end' }).then(() => enter('fuelWitness', { witness: 'ranDry' }))
-          }
-        >
+        <button type="button" className="btn" onClick={() => void ranDry()}>
           Pump runs dry
         </button>
       )}

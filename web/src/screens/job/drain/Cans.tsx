@@ -1,5 +1,5 @@
-import { safeFill, type Estimate } from '@iron-cradle/core';
-import { useState } from 'react';
+import { exactly, safeFill, type Estimate } from '@iron-cradle/core';
+import { useEffect, useState } from 'react';
 import { Can } from '../../../drawings/cans/Can.tsx';
 import { useJob } from '../../../log/useJob.ts';
 import { Strap } from '../../../look/Strap.tsx';
@@ -10,12 +10,17 @@ import { Sheet } from '../../../ui/Sheet.tsx';
 const SIZES = ['5', '10', '20', '60', '200'] as const;
 
 /** Cans as they fill. None takes more than its safe fill; a can never mixes clean and suspect. */
-export function Cans() {
+export function Cans({ counted }: { counted: { litres: number; turn: number } | null }) {
   const { state, enter } = useJob();
   const [open, setOpen] = useState(false);
   const [size, setSize] = useState<(typeof SIZES)[number]>('20');
   const [clean, setClean] = useState<'clean' | 'suspect'>('clean');
   const [litres, setLitres] = useState<Estimate | null>(null);
+  useEffect(() => {
+    if (!counted) return;
+    setLitres(exactly(counted.litres / 1000));
+    setOpen(true);
+  }, [counted]);
   const most = (capacity: number) => Math.floor(capacity * safeFill(state.vehicle.fuel) * 10) / 10;
   const last = state.containers.at(-1);
   const sameAgain =
@@ -79,6 +84,8 @@ export function Cans() {
           />
           <QuantityField
             label="Litres that went in"
+            key={counted?.turn ?? 0}
+            {...(counted ? { initial: String(counted.litres) } : {})}
             dimension="volume"
             unit="L"
             onRead={setLitres}

@@ -1,28 +1,33 @@
-import { drained, rangeInWords, tankMass, type Estimate } from '@iron-cradle/core';
+import { drained, judgeSample, rangeInWords, tankMass, type SampleLook } from '@iron-cradle/core';
 import { lazy, Suspense, useState } from 'react';
-import { useNavigate } from 'react-router';
+import { Link, useNavigate } from 'react-router';
 import { useJob } from '../../../log/useJob.ts';
+import { useShop } from '../../../net/queries.ts';
 import { Band } from '../../../ui/Band.tsx';
 import { Choice } from '../../../ui/Choice.tsx';
 import { GateRail } from '../GateRail.tsx';
+import { JackCheck } from '../safe/Support.tsx';
 import { StationRail } from '../StationRail.tsx';
+import { Balance } from './Balance.tsx';
 import { Cans } from './Cans.tsx';
-import { TankSection } from './TankSection.tsx';
+import { Sample } from './Sample.tsx';
+import { TankPanel } from './TankPanel.tsx';
 import { WaysOut } from './WaysOut.tsx';
 import { WitnessButtons } from './WitnessButtons.tsx';
 
 const WitnessChart = lazy(() => import('./WitnessChart.tsx'));
 type Side = 'fuel' | 'gate';
 
-/** Drain: litres into cans, witnesses that narrow what is aboard, then gate 2. */
+/** Drain: the tank with what is in it, how it comes out and where it goes, what says how much is left; then gate 2. */
 export default function Drain() {
   const { state, jobId } = useJob();
   const navigate = useNavigate();
   const [side, setSide] = useState<Side>('fuel');
+  const [counted, setCounted] = useState<{ litres: number; turn: number } | null>(null);
   const { aboard, contradictions } = state.fuel;
   const filling = state.containers.at(-1);
   return (
-    <div className="flex flex-1 wide:overflow-hidden">
+    <div className="flex flex-1 flex-col wide:flex-row wide:overflow-hidden">
       <StationRail now="drain" />
       <main
         className={`min-w-0 flex-1 bg-sheet p-4 mid:p-8 wide:block wide:overflow-y-auto ${side === 'gate' ? 'hidden' : ''}`}
@@ -33,16 +38,17 @@ export default function Drain() {
             <Band>Can {filling.number} was filled: stay in sight of it, bonded and grounded, device on the cart.</Band>
           </div>
         )}
-        <Numbers aboard={aboard} />
-        <TankSection />
-        <WaysOut />
-        <h2 className="pb-2 pt-4 text-20">Where it goes</h2>
-        <Cans />
-        <h2 className="pb-2 pt-6 text-20">What says how much is left</h2>
+        <TankPanel />
+        <h2 className="mt-5 border-t border-rule pb-2 pt-4 text-20">Where it goes</h2>
+        <Cans counted={counted} />
+        <div className="mt-5 border-t border-rule pt-4">
+          <Sample />
+        </div>
+        <h2 className="mt-5 border-t border-rule pb-2 pt-4 text-20">What says how much is left</h2>
         <p className="pb-3 text-quiet">
           Two witnesses that do not share a source are needed before the straps come off.
         </p>
-        <WitnessButtons kinds={['dip', 'levelSeen', 'plugDry', 'ranDry', 'weight', 'sinceEmpty']} />
+        <WitnessButtons kinds={['dip', 'levelSeen', 'plugDry', 'ranDry', 'weight', 'sinceEmpty', 'scan', 'ohms']} />
         {contradictions.map((text) => (
           <p key={text} className="pt-3 font-semibold text-halt">
             {text}.
@@ -53,54 +59,80 @@ export default function Drain() {
             <WitnessChart steps={state.fuel.steps} aboard={aboard} />
           </Suspense>
         )}
-        <button type="button" className="btn mt-6 w-full wide:hidden" onClick={() => setSide('gate')}>
-          Gate 2, before the supports come off
-        </button>
       </main>
-      <aside
-        className={`w-full shrink-0 flex-col border-l border-rule wide:flex wide:w-[25rem] wide:overflow-y-auto ${side === 'gate' ? 'flex' : 'hidden'}`}
-      >
-        <div className="p-4 wide:hidden">
+      <aside className="flex w-full shrink-0 flex-col border-rule wide:w-[25rem] wide:overflow-y-auto wide:border-l">
+        <div className={`p-4 pb-0 wide:block ${side === 'gate' ? '' : 'hidden'}`}>
           <Choice
             label=""
             value={side}
             onChoose={setSide}
             options={[
-              { value: 'fuel', label: 'Litres' },
+              { value: 'fuel', label: 'Draining' },
               { value: 'gate', label: 'Gate 2' },
             ]}
           />
         </div>
-        <GateRail gate={2} pass="Gate 2: supports may come off" onPassed={() => void navigate(`/jobs/${jobId}/drop`)} />
+        {side === 'fuel' ? (
+          <div className="grid gap-4 p-4 wide:px-5">
+            <Running />
+            <WaysOut onCounted={(litres) => setCounted((old) => ({ litres, turn: (old?.turn ?? 0) + 1 }))} />
+            <Balance />
+            {state.containers.length > 0 && (
+              <Link to={`/jobs/${jobId}/labels`} className="btn">
+                Labels for the cans
+              </Link>
+            )}
+            <button type="button" className="btn w-full wide:hidden" onClick={() => setSide('gate')}>
+              Gate 2, before the supports come off
+            </button>
+          </div>
+        ) : (
+          <GateRail
+            gate={2}
+            pass="Gate 2: supports may come off"
+            onPassed={() => void navigate(`/jobs/${jobId}/drop`)}
+            body={(j) => (j.item.id === 'jack' ? <JackCheck /> : null)}
+          />
+        )}
       </aside>
     </div>
   );
 }
 
-function Numbers({ aboard }: { aboard: Estimate }) {
+/** Where it stands: out, aboard, on the jack, and what the sample said. */
+function Running() {
   const { state } = useJob();
+  const shop = useShop().data;
+  const { aboard, steps } = state.fuel;
   const out = state.containers.reduce((sum, c) => sum + c.litres, 0);
   const mass = tankMass(state.vehicle, aboard);
+  const alone = shop?.alone ?? 25;
+  const cans = state.containers.map((c) => Math.round(c.litres * 10) / 10).join(' + ');
+  const counted = steps.filter((s) => s.counts).length;
+  const sample = state.answers.sample as SampleLook | undefined;
+  const judged = sample ? judgeSample(sample, state.vehicle.fuel) : null;
+  const rows: [string, string][] = [
+    [`${Math.round(out * 10) / 10} L out`, cans ? `cans ${cans}` : 'no can yet'],
+    [
+      `${rangeInWords(aboard, 1)} L aboard`,
+      `${counted} ${counted === 1 ? 'witness' : 'witnesses'}; drained the usual way ${rangeInWords(drained(state.vehicle, aboard), 1)} L stay`,
+    ],
+    [
+      `${rangeInWords(mass, 1)} kg on the jack`,
+      mass.hi <= alone ? `light enough for one, up to ${alone}` : `alone up to ${alone}: take more out, or two`,
+    ],
+    ...(judged && judged.verdict.outcome !== 'good'
+      ? [[judged.verdict.reasons[0]!.text, judged.verdict.next[0]!] as [string, string]]
+      : []),
+  ];
   return (
-    <>
-      <dl className="grid grid-cols-3 gap-3 pb-2">
-        <Figure word="aboard" value={`${rangeInWords(aboard, 1)} L`} />
-        <Figure
-          word={`out, ${state.containers.length} ${state.containers.length === 1 ? 'can' : 'cans'}`}
-          value={`${Math.round(out * 10) / 10} L`}
-        />
-        <Figure word="on the jack" value={`${rangeInWords(mass, 1)} kg`} />
-      </dl>
-      <p className="pb-4 text-quiet">
-        Drained the usual way {rangeInWords(drained(state.vehicle, aboard), 1)} L stay in it.
-      </p>
-    </>
+    <ul className="ruled border-y border-rule" aria-label="where it stands">
+      {rows.map(([name, text]) => (
+        <li key={name} className="py-2.5">
+          <p className="narrow text-20">{name}</p>
+          <p className="leading-tight text-quiet">{text}</p>
+        </li>
+      ))}
+    </ul>
   );
 }
-
-const Figure = ({ word, value }: { word: string; value: string }) => (
-  <div>
-    <dt className="text-quiet">{word}</dt>
-    <dd className="reading text-20 font-semibold mid:text-32">{value}</dd>
-  </div>
-);

@@ -1,19 +1,31 @@
-import { drainWays, hoursInWords, rangeInWords, type DrainWay } from '@iron-cradle/core';
+import { drainFacts, drainWays, hoursInWords, kitOf, rangeInWords, type DrainWay } from '@iron-cradle/core';
 import { Check } from 'lucide-react';
+import { useState } from 'react';
 import { useJob } from '../../../log/useJob.ts';
 import { Shape } from '../../../look/Shapes.tsx';
+import { useShop } from '../../../net/queries.ts';
 import { Bursts } from './Bursts.tsx';
+import { SeenSheet } from './SeenSheet.tsx';
 
 const QUESTION = 'way out';
 
 /** The ways to get it out, best first: minutes, what stays, why one cannot be here. The one in use says how. */
-export function WaysOut() {
+export function WaysOut({ onCounted }: { onCounted: (litres: number) => void }) {
   const { state, enter } = useJob();
-  const ways = drainWays({ vehicle: state.vehicle, aboard: state.fuel.aboard, complaint: state.complaint });
+  const shop = useShop().data;
+  const [seeing, setSeeing] = useState(false);
+  const ways = drainWays({
+    vehicle: state.vehicle,
+    aboard: state.fuel.aboard,
+    complaint: state.complaint,
+    facts: drainFacts(state.answers),
+    ...(shop ? { kit: kitOf(shop.kit) } : {}),
+  });
   const chosen = state.answers[QUESTION] ?? null;
+  const running = state.waits.some((w) => w.what === 'draining' && !w.ended);
   return (
     <section aria-label="ways out">
-      <h2 className="pb-2 pt-4 text-20">How it comes out</h2>
+      <h2 className="pb-2 text-20">How it comes out</h2>
       <ul className="ruled border-y border-rule">
         {ways.map((way) => (
           <li key={way.id}>
@@ -41,12 +53,39 @@ export function WaysOut() {
               <div className="pb-3 pl-8">
                 <p>{way.how}.</p>
                 <p className="text-quiet">{way.caution}. The service information for this vehicle comes first.</p>
-                {way.id === 'ownPump' && <Bursts />}
+                {way.id === 'ownPump' ? (
+                  <Bursts onCounted={onCounted} />
+                ) : (
+                  way.id !== 'road' &&
+                  !state.signed && (
+                    <button
+                      type="button"
+                      className="btn mt-3 w-full"
+                      data-action="draining"
+                      onClick={() =>
+                        void enter(
+                          'wait',
+                          running
+                            ? { what: 'draining', state: 'end' }
+                            : { what: 'draining', state: 'start', minutes: Math.max(1, Math.round(way.minutes.typ)) },
+                        )
+                      }
+                    >
+                      {running ? 'It has stopped' : 'It runs: go on with other work, in sight'}
+                    </button>
+                  )
+                )}
               </div>
             )}
           </li>
         ))}
       </ul>
+      {!state.signed && (
+        <button type="button" className="btn mt-3 w-full" data-action="seen" onClick={() => setSeeing(true)}>
+          What was seen: cap, plug, hose
+        </button>
+      )}
+      <SeenSheet open={seeing} onClose={() => setSeeing(false)} />
     </section>
   );
 }

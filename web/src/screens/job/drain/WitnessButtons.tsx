@@ -1,16 +1,30 @@
-import { witnessWord, type Estimate, type WitnessKind } from '@iron-cradle/core';
+import {
+  InputError,
+  witnessLitres,
+  witnessWord,
+  type Dimension,
+  type Estimate,
+  type InstrumentKind,
+  type WitnessKind,
+} from '@iron-cradle/core';
 import { useState } from 'react';
 import { useJob } from '../../../log/useJob.ts';
 import { Strap } from '../../../look/Strap.tsx';
+import { LiveReading } from '../../../ui/LiveReading.tsx';
 import { QuantityField } from '../../../ui/QuantityField.tsx';
 import { Sheet } from '../../../ui/Sheet.tsx';
 
-const asks: Partial<
-  Record<
-    WitnessKind,
-    { dimension: 'length' | 'volume' | 'mass'; unit: string; label: string; factor: number; hint: string }
-  >
-> = {
+interface Ask {
+  dimension: Dimension;
+  unit: string;
+  label: string;
+  factor: number;
+  hint: string;
+  /** The instrument that reads it, with the factor from its unit to the log’s. */
+  from?: { kind: InstrumentKind; channel: string; factor: number };
+}
+
+const asks: Partial<Record<WitnessKind, Ask>> = {
   dip: {
     dimension: 'length',
     unit: 'mm',
@@ -38,6 +52,23 @@ const asks: Partial<
     label: 'Tank with what is in it',
     factor: 1,
     hint: 'on the jack with a scale',
+    from: { kind: 'scale', channel: 'mass', factor: 1 },
+  },
+  ohms: {
+    dimension: 'resistance',
+    unit: 'Ω',
+    label: 'Ohms across the sender, plug off',
+    factor: 1,
+    hint: 'through the sender’s curve to a height, through the shape to litres',
+    from: { kind: 'multimeter', channel: 'senderOhms', factor: 1 },
+  },
+  scan: {
+    dimension: 'share',
+    unit: '%',
+    label: 'Level on the scan tool',
+    factor: 1,
+    hint: 'it reads the same sender as the gauge: the two are one witness',
+    from: { kind: 'scanTool', channel: 'level', factor: 0.01 },
   },
 };
 
@@ -51,23 +82,42 @@ const words: Record<WitnessKind, string> = {
   ranDry: 'Ran dry',
   gauge: 'Gauge',
   scan: 'Scan tool',
+  ohms: 'Ohms',
 };
+
+/** A reading the core would not take as a witness is refused here, in its own words, and stays typed. */
+function useWrong(kind: WitnessKind | null) {
+  const { state } = useJob();
+  return (value: Estimate | null, ask: Ask): string | undefined => {
+    if (!value || !kind) return 'type a reading';
+    try {
+      witnessLitres(state.vehicle, kind, value.typ * ask.factor);
+      return undefined;
+    } catch (error) {
+      if (!(error instanceof InputError)) throw error;
+      return `expected ${error.expected}`;
+    }
+  };
+}
 
 /** Witnesses that can be asked here; each is one entry. */
 export function WitnessButtons({ kinds }: { kinds: readonly WitnessKind[] }) {
-  const { enter } = useJob();
+  const { state, enter } = useJob();
   const [asking, setAsking] = useState<WitnessKind | null>(null);
   const [value, setValue] = useState<Estimate | null>(null);
+  const wrongWith = useWrong(asking);
   const ask = asking ? asks[asking] : undefined;
-  const done = async () => {
-    if (!asking || !ask || !value) return;
-    await enter('fuelWitness', { witness: asking, reading: Math.round(value.typ * ask.factor * 100) / 100 });
+  const done = async (reading: number) => {
+    if (!asking) return;
+    await enter('fuelWitness', { witness: asking, reading: Math.round(reading * 1000) / 1000 });
     setAsking(null);
     setValue(null);
   };
+  const problem = ask ? wrongWith(value, ask) : undefined;
+  const can = kinds.filter((kind) => kind !== 'ohms' || state.vehicle.sender !== null);
   return (
     <div className="grid grid-cols-2 gap-3">
-      {kinds.map((kind) => (
+      {can.map((kind) => (
         <button
           key={kind}
           type="button"
@@ -86,8 +136,11 @@ export function WitnessButtons({ kinds }: { kinds: readonly WitnessKind[] }) {
       >
         {ask && (
           <>
+            {ask.from && (
+              <LiveReading {...ask.from} take="Take it" onTake={(r) => void done(r.value! * ask.from!.factor)} />
+            )}
             <QuantityField label={ask.label} dimension={ask.dimension} unit={ask.unit} onRead={setValue} />
-            <Strap onClick={() => void done()} waitsFor={value ? undefined : 'type a reading'}>
+            <Strap onClick={() => void done(value!.typ * ask.factor)} waitsFor={problem}>
               Enter it
             </Strap>
           </>

@@ -9,7 +9,7 @@ export function CallRow({
 }: {
   name: string;
   text: string;
-  why: string;
+  why: ReactNode;
   children?: ReactNode;
 }) {
   const [open, setOpen] = useState(false);
@@ -31,7 +31,7 @@ export function CallRow({
           why
         </button>
       </div>
-      {open && <p className="max-w-prose py-2 mid:pl-66">{why}</p>}
+      {open && <div className="max-w-prose py-2 mid:pl-66">{why}</div>}
     </div>
   );
 }

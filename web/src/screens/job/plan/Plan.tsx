@@ -1,35 +1,66 @@
-import { complaintOf, hoursInWords, makeCall, rangeInWords, roundTo } from '@iron-cradle/core';
-import { useState } from 'react';
-import { useNavigate } from 'react-router';
+import { complaintOf, diagnose, hoursInWords, kitOf, makeCall, rangeInWords, roundTo } from '@iron-cradle/core';
+import { useMemo, useState } from 'react';
+import { Link, useNavigate } from 'react-router';
 import { Kilograms } from '../../../drawings/kilograms/Kilograms.tsx';
 import { useJob } from '../../../log/useJob.ts';
 import { Strap } from '../../../look/Strap.tsx';
 import { useShop } from '../../../net/queries.ts';
+import { Sheet } from '../../../ui/Sheet.tsx';
 import { StationRail } from '../StationRail.tsx';
 import { TakeBack } from '../TakeBack.tsx';
 import { CallRow } from './CallRow.tsx';
 import { ComplaintTest } from './ComplaintTest.tsx';
-import { AskTheVehicle } from './AskTheVehicle.tsx';
+import { NeededSheet } from './NeededSheet.tsx';
+import { Questions } from './Questions.tsx';
+import { QuickTests } from './QuickTests.tsx';
+import { SoakRow } from './SoakRow.tsx';
+import { WaysIn } from './WaysIn.tsx';
 
 /** The call: what a technician knows before touching a bolt. */
 export default function Plan() {
-  const { state, jobId, enter } = useJob();
+  const { state, jobId } = useJob();
   const navigate = useNavigate();
   const shop = useShop().data;
-  const [testing, setTesting] = useState(false);
+  const [sheet, setSheet] = useState<'complaint' | 'tests' | 'needed' | null>(null);
   const kilograms = { alone: shop?.alone ?? 25, two: shop?.two ?? 40 };
-  const call = makeCall(state, kilograms);
+  const call = useMemo(
+    () =>
+      makeCall(
+        state,
+        { alone: shop?.alone ?? 25, two: shop?.two ?? 40 },
+        shop ? { kit: kitOf(shop.kit), cans: shop.kit.cans } : undefined,
+      ),
+    [state, shop],
+  );
+  const diagnosis = diagnose(state);
   const { litres, enough } = call.takeOut;
-  const soaking = state.waits.find((w) => w.what === call.soak?.what && !w.ended);
   const test = complaintOf(state.complaint);
   const told = state.complaintTest;
+  const stop = call.couldStop;
   return (
     <div className="flex flex-1 flex-col wide:flex-row wide:overflow-hidden">
       <StationRail now="plan" />
-      <main className="flex min-w-0 flex-1 flex-col bg-sheet px-4 pb-3 pt-5 mid:px-11 mid:pt-6 wide:overflow-y-auto">
+      <main className="flex min-w-0 flex-1 flex-col bg-sheet px-4 pt-5 mid:px-11 mid:pt-6 wide:overflow-y-auto">
         <h1 className="pb-4 text-32 mid:text-48">{call.headline}</h1>
         <Kilograms call={call} {...kilograms} />
         <div className="ruled mt-4 border-t border-rule">
+          {diagnosis.tests.length > 0 && (
+            <CallRow
+              name="Must it come down?"
+              text={diagnosis.verdict.reasons[0]!.text}
+              why={`${diagnosis.verdict.reasons.map((r) => r.text).join('; ')}. ${diagnosis.verdict.next[0] ? `Next: ${diagnosis.verdict.next[0]}.` : ''}`}
+            >
+              <button
+                type="button"
+                className="btn w-20 shrink-0"
+                data-verdict={diagnosis.verdict.outcome}
+                data-action="tests"
+                onClick={() => setSheet('tests')}
+              >
+                Test
+              </button>
+            </CallRow>
+          )}
           <CallRow
             name={
               litres.hi > 0
@@ -41,45 +72,44 @@ export default function Plan() {
           />
           <CallRow
             name={`Drop it: ${hoursInWords(call.minutes)}`}
-            text="down, up and proving; what the bench takes comes on top"
-            why={call.why.minutes}
+            text={call.breakEven ?? 'no other way in here'}
+            why={<WaysIn ways={call.waysIn} why={call.why.minutes} />}
           />
-          <CallRow name={`First, ${test.minutes} min`} text={test.test} why={call.why.test} />
+          <CallRow name={`First, ${test.minutes} min`} text={test.test} why={call.why.test}>
+            <button type="button" className="btn w-20 shrink-0" onClick={() => setSheet('complaint')}>
+              {told ? { shown: 'Shown', notShown: 'Not shown', notRun: 'Not run' }[told.result] : 'Record'}
+            </button>
+          </CallRow>
           <CallRow
             name="Could stop you"
-            text={call.couldStop.join(', ') || 'nothing the file knows of'}
-            why={call.why.couldStop}
-          />
-          {call.soak && (
-            <CallRow
-              name="Soak now"
-              text={
-                soaking
-                  ? `${call.soak.what}: started, runs by itself`
-                  : `${call.soak.what}, ${call.soak.minutes} min, while you do other things`
-              }
-              why={call.why.soak}
-            >
-              {!soaking && (
-                <button
-                  type="button"
-                  className="btn min-w-20"
-                  onClick={() =>
-                    void enter('wait', { what: call.soak!.what, state: 'start', minutes: call.soak!.minutes })
-                  }
-                >
-                  Start
-                </button>
-              )}
-            </CallRow>
-          )}
+            text={
+              stop.length === 0
+                ? 'nothing known'
+                : `${stop
+                    .slice(0, 3)
+                    .map((c) => c.text)
+                    .join(', ')}${stop.length > 3 ? ` and ${stop.length - 3} more` : ''}`
+            }
+            why={
+              <ul className="ruled" aria-label="what could stop you">
+                {stop.map((c) => (
+                  <li key={c.text} className="py-1.5">
+                    {c.text}: <span className="text-quiet">{c.why}</span>
+                  </li>
+                ))}
+              </ul>
+            }
+          >
+            <button type="button" className="btn w-20 shrink-0" data-action="needed" onClick={() => setSheet('needed')}>
+              Here?
+            </button>
+          </CallRow>
+          {call.soak && <SoakRow soak={call.soak} why={call.why.soak} />}
         </div>
-        <div className="mt-auto grid gap-3 pt-4 mid:grid-cols-2">
-          <button type="button" className="btn min-h-18" onClick={() => setTesting(true)}>
-            {told
-              ? `Test: ${told.result === 'shown' ? 'shows the complaint' : told.result === 'notShown' ? 'does not show it' : 'not run'}`
-              : 'Record the complaint’s test'}
-          </button>
+        <div className="sticky bottom-0 z-10 -mx-4 mt-auto grid gap-3 border-t border-rule bg-sheet px-4 py-3 mid:-mx-11 mid:grid-cols-[1fr_1.4fr] mid:px-11">
+          <Link to={`/jobs/${jobId}/quote`} className="btn min-h-18">
+            Quote for the owner
+          </Link>
           <Strap
             onClick={() => void navigate(`/jobs/${jobId}/safe`)}
             waitsFor={told ? undefined : 'record the complaint’s test first'}
@@ -87,14 +117,23 @@ export default function Plan() {
             Make it safe
           </Strap>
         </div>
-        <div className="pt-2">
-          <TakeBack />
-        </div>
       </main>
       <aside className="shrink-0 border-t border-rule p-4 mid:px-11 wide:w-[22rem] wide:overflow-y-auto wide:border-l wide:border-t-0 wide:p-6">
-        <AskTheVehicle />
+        <Questions questions={call.questions} />
+        <div className="pt-3">
+          <TakeBack />
+        </div>
       </aside>
-      <ComplaintTest open={testing} onClose={() => setTesting(false)} />
+      <ComplaintTest open={sheet === 'complaint'} onClose={() => setSheet(null)} />
+      <NeededSheet open={sheet === 'needed'} onClose={() => setSheet(null)} />
+      <Sheet
+        open={sheet === 'tests'}
+        onClose={() => setSheet(null)}
+        title="Must it come down?"
+        hint="Quick tests, those that decide most a minute first."
+      >
+        <QuickTests />
+      </Sheet>
     </div>
   );
 }

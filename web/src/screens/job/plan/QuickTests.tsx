@@ -3,11 +3,12 @@ import { useState } from 'react';
 import { useJob } from '../../../log/useJob.ts';
 import { Shape } from '../../../look/Shapes.tsx';
 import { Strap } from '../../../look/Strap.tsx';
+import { LiveReading } from '../../../ui/LiveReading.tsx';
 import { QuantityField } from '../../../ui/QuantityField.tsx';
 import { Sheet } from '../../../ui/Sheet.tsx';
 import { VerdictView } from '../../../ui/VerdictView.tsx';
 
-/** Must it come down at all? Quick tests, cheapest first, each reading judged. */
+/** Must it come down at all? Quick tests, those that decide most a minute first, each reading judged. */
 export function QuickTests() {
   const { state, enter } = useJob();
   const [asked, setAsked] = useState<QuickTest | null>(null);
@@ -21,7 +22,6 @@ export function QuickTests() {
   const next = tests.find((t) => !t.judged)?.test.id;
   return (
     <section aria-label="must it come down?">
-      <h2 className="text-20">Must it come down?</h2>
       <div className="border-b-2 border-ink py-2" data-verdict={verdict.outcome}>
         <VerdictView verdict={verdict} compact />
         {verdict.next[0] && <p className="pl-9 pt-1 font-semibold">Next: {verdict.next[0]}.</p>}
@@ -50,6 +50,14 @@ export function QuickTests() {
           </li>
         ))}
       </ul>
+      <div className="pt-3">
+        <LiveReading
+          kind="scanTool"
+          channel="codes"
+          take="Note it"
+          onTake={(r) => void enter('note', { text: `scan tool: ${r.value} codes stored, simulated` })}
+        />
+      </div>
       <Sheet
         open={asked !== null}
         onClose={() => setAsked(null)}
@@ -67,6 +75,13 @@ export function QuickTests() {
         )}
         {asked && 'dimension' in asked.reads && (
           <>
+            <LiveReading
+              kind="multimeter"
+              channel={asked.id}
+              take="Take it"
+              takesNothing
+              onTake={(r) => void tell(r.value === null ? 'open' : String(r.value))}
+            />
             <QuantityField
               label="The meter reads"
               dimension={asked.reads.dimension}

@@ -1,34 +1,80 @@
-import { OPEN_BELOW, writeQuantity, type Estimate } from '@iron-cradle/core';
+import { BLEEDING, OPEN_BELOW, SCHOOL, schoolsFor, writeQuantity, type Estimate } from '@iron-cradle/core';
 import { useState } from 'react';
 import { useJob } from '../../../log/useJob.ts';
+import { useInstruments, useLive } from '../../../net/instruments.ts';
 import { QuantityField } from '../../../ui/QuantityField.tsx';
+import { Schools } from './Schools.tsx';
 
 /** Most that is drawn on the bar, kPa. */
 const FULL = 400;
+const share = (kPa: number) => `${Math.min(100, (Math.sqrt(Math.max(0, kPa)) / Math.sqrt(FULL)) * 100)}%`;
 
-/** Residual pressure: read off the gauge, or what counts instead. */
+/** Residual pressure: live off the gauge where there is one, typed, or what counts instead. */
 export function Pressure() {
-  const { state, enter } = useJob();
+  const { state, enter, jobId } = useJob();
   const [value, setValue] = useState<Estimate | null>(null);
-  const reading = state.pressure?.reading;
-  const share = (kPa: number) => `${Math.min(100, (Math.sqrt(kPa) / Math.sqrt(FULL)) * 100)}%`;
+  const [on, setOn] = useState(false);
+  const gauge = useInstruments(jobId).data?.some((i) => i.kind === 'pressureGauge') ?? false;
+  const live = useLive(jobId, 'pressureGauge', 'pressure', on && gauge);
+  const read = state.pressure?.reading;
+  const bar = live?.value ?? null;
+  const shown = bar === null ? read : bar * 100;
+  const school = schoolsFor(state).find((s) => s.id === state.answers[SCHOOL]);
+  const letOut = state.waits.some((w) => w.what === BLEEDING);
+  const keep = (kPa: number) => enter('pressure', { reading: Math.round(Math.max(0, kPa) * 100) / 100 });
   return (
     <div className="grid gap-4">
-      {reading !== undefined && (
+      <Schools />
+      {shown !== undefined && (
         <>
-          <p className="reading text-64 leading-none mid:text-104">
-            {writeQuantity(reading * 1000, { dimension: 'pressure', unit: 'bar', decimals: 2 }).replace(' bar', '')}{' '}
-            <span className="text-24">bar</span>
+          <p className="reading text-64 leading-none mid:text-104" data-live={on ? 'pressureGauge' : undefined}>
+            {writeQuantity(shown * 1000, { dimension: 'pressure', unit: 'bar', decimals: 2 }).replace(' bar', '')}{' '}
+            <span className="text-24">bar{live ? ', simulated' : ''}</span>
           </p>
           <div className="relative h-4 border border-edge" aria-hidden>
             <span
-              className={`absolute inset-y-0 left-0 ${reading > OPEN_BELOW ? 'bg-halt' : 'bg-go'}`}
-              style={{ width: share(reading) }}
+              className={`absolute inset-y-0 left-0 ${shown > OPEN_BELOW ? 'bg-halt' : 'bg-go'}`}
+              style={{ width: share(shown) }}
             />
             <span className="absolute -inset-y-1 w-0.5 bg-ink" style={{ left: share(OPEN_BELOW) }} />
           </div>
           <p className="text-quiet">open below {OPEN_BELOW / 100} bar</p>
         </>
+      )}
+      {gauge && !state.signed && (
+        <div className="grid grid-cols-2 gap-3">
+          {!on ? (
+            <button
+              type="button"
+              className="btn col-span-2"
+              data-instrument="pressureGauge"
+              onClick={() => setOn(true)}
+            >
+              Watch the gauge (simulated)
+            </button>
+          ) : (
+            <>
+              <button
+                type="button"
+                className="btn"
+                data-action="let-out"
+                disabled={letOut}
+                onClick={() => void enter('wait', { what: BLEEDING, state: 'start', minutes: 2 })}
+              >
+                {letOut ? 'It is being let out' : 'Now let it out'}
+              </button>
+              <button
+                type="button"
+                className="btn"
+                data-take="pressureGauge"
+                disabled={bar === null}
+                onClick={() => bar !== null && void keep(bar * 100).then(() => setOn(false))}
+              >
+                Enter what it shows
+              </button>
+            </>
+          )}
+        </div>
       )}
       <QuantityField
         label="Gauge at the test port"
@@ -43,11 +89,11 @@ export function Pressure() {
         className="btn"
         data-action="read-pressure"
         disabled={!value || value.hi < 0}
-        onClick={() => value && void enter('pressure', { reading: Math.round(Math.max(0, value.hi) / 10) / 100 })}
+        onClick={() => value && void keep(value.hi / 1000)}
       >
         Enter the reading
       </button>
-      <p className="text-quiet">Can’t read it? What counts instead:</p>
+      <p className="text-quiet">Can’t read it? What counts instead{school ? `: ${school.proof.words}` : ''}:</p>
       <div className="grid gap-3 mid:grid-cols-3">
         <button
           type="button"

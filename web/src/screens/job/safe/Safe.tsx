@@ -1,13 +1,15 @@
 import { spillInWords } from '@iron-cradle/core';
 import { useNavigate } from 'react-router';
 import { useJob } from '../../../log/useJob.ts';
+import { LiveReading } from '../../../ui/LiveReading.tsx';
 import { GateRail } from '../GateRail.tsx';
 import { StationRail } from '../StationRail.tsx';
 import { Pressure } from './Pressure.tsx';
+import { Support } from './Support.tsx';
 
 /** Make safe: gate 1, before anything is opened. */
 export default function Safe() {
-  const { jobId, state } = useJob();
+  const { jobId } = useJob();
   const navigate = useNavigate();
   return (
     <div className="flex flex-1 wide:overflow-hidden">
@@ -22,11 +24,31 @@ export default function Safe() {
             j.item.id === 'pressure' ? (
               <Pressure />
             ) : j.item.id === 'air' ? (
-              <p className="max-w-prose">{spillInWords(state.vehicle.fuel)}</p>
+              <Air />
+            ) : j.item.id === 'support' ? (
+              <Support />
             ) : null
           }
         />
       </main>
+    </div>
+  );
+}
+
+function Air() {
+  const { state, enter } = useJob();
+  return (
+    <div className="grid gap-4">
+      <p className="max-w-prose">{spillInWords(state.vehicle.fuel)}</p>
+      <LiveReading
+        kind="gasMeter"
+        channel="lel"
+        take="Note it"
+        onTake={(r) => void enter('note', { text: `gas meter ${r.text} of the lower limit, simulated` })}
+      />
+      <p className="text-quiet">
+        Above a tenth of the lower limit nobody works there: that is a limit of ignition, not of what is fit to breathe.
+      </p>
     </div>
   );
 }

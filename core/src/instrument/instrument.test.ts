@@ -1,0 +1,86 @@
+import { BURSTS, foldJob, type Complaint, type Entry, type JobState } from '../job/index.ts';
+import { logWriter, seeded } from '../rehearsal/index.ts';
+import { archetypes } from '../vehicle/index.ts';
+import { BLEEDING, hiddenTruth, instruments, nowOf, readInstrument } from './index.ts';
+
+const rail = archetypes[0]!;
+const write = logWriter('job');
+const job = (complaint: Complaint, more: Entry[] = []): JobState =>
+  foldJob(null, [write('opened', { name: 'Van', complaint, vehicle: rail, gauge: 0.5 }), ...more])!;
+const start = Date.UTC(2026, 0, 5, 8);
+const wait = (what: string): Entry => ({
+  ...write('wait', { what, state: 'start' }),
+  at: new Date(start).toISOString(),
+});
+const read = (state: JobState, kind: Parameters<typeof readInstrument>[1], channel: string, at = start) =>
+  readInstrument(state, kind, channel, at, seeded(3));
+
+describe('what a demo job hides', () => {
+  test('lies inside every range of its file and its first witness, and is the same every time', () => {
+    const state = job('pump');
+    const truth = hiddenTruth(state);
+    expect(hiddenTruth(job('pump'))).toEqual(truth);
+    expect(truth.litres).toBeGreaterThanOrEqual(state.fuel.aboard.lo);
+    expect(truth.litres).toBeLessThanOrEqual(state.fuel.aboard.hi);
+    expect(truth.emptyMass).toBeGreaterThanOrEqual(rail.tank.emptyMass.lo);
+    expect(truth.emptyMass).toBeLessThanOrEqual(rail.tank.emptyMass.hi);
+    expect(truth.pumpFlow).toBe(0);
+  });
+});
+
+describe('instruments', () => {
+  test('every channel shows steps of its resolution inside its range', () => {
+    const state = job('leak');
+    const chance = seeded(11);
+    for (const { kind, channels } of instruments)
+      for (const channel of channels)
+        for (let i = 0; i < 40; i++) {
+          const { value } = readInstrument(state, kind, channel.id, start, chance);
+          if (value === null) continue;
+          expect(value).toBeGreaterThanOrEqual(channel.range[0]);
+          expect(value).toBeLessThanOrEqual(channel.range[1]);
+          const steps = value / channel.resolution;
+          expect(Math.abs(steps - Math.round(steps))).toBeLessThan(1e-6);
+        }
+  });
+  test('the mean of many readings is the truth, their spread the noise', () => {
+    const state = job('leak');
+    const chance = seeded(5);
+    const truth = hiddenTruth(state);
+    const mass = Array.from({ length: 400 }, () => readInstrument(state, 'scale', 'mass', start, chance).value!);
+    const mean = mass.reduce((a, b) => a + b, 0) / mass.length;
+    expect(Math.abs(mean - (truth.emptyMass + truth.litres * truth.density))).toBeLessThan(0.03);
+    const spread = Math.sqrt(mass.reduce((sum, m) => sum + (m - mean) ** 2, 0) / mass.length);
+    expect(spread).toBeGreaterThan(0.08);
+    expect(spread).toBeLessThan(0.16);
+  });
+  test('pressure stays until it is let out, then falls to a third in nine seconds', () => {
+    const closed = job('leak');
+    expect(nowOf(hiddenTruth(closed), closed, start + 60_000).pressure).toBe(hiddenTruth(closed).pressure);
+    const open = job('leak', [wait(BLEEDING)]);
+    const at = (seconds: number) => nowOf(hiddenTruth(open), open, start + seconds * 1000).pressure;
+    expect(at(9) / at(0)).toBeCloseTo(1 / Math.E, 6);
+    expect(read(open, 'pressureGauge', 'pressure', start + 60_000).value).toBeLessThan(0.06);
+  });
+  test('a dead spot reads open; the scan tool then shows nothing aboard', () => {
+    const state = job('level');
+    const truth = hiddenTruth(state);
+    const share = nowOf(truth, state, start).levelShare;
+    const inside = share >= 0.35 && share <= 0.6;
+    expect(read(state, 'multimeter', 'senderOhms').text === 'open').toBe(inside);
+    expect(read(state, 'scanTool', 'codes').value).toBe(1);
+  });
+  test('bursts pump litres until only what the pick-up leaves is there', () => {
+    const state = job('leak', [wait(BURSTS)]);
+    const truth = hiddenTruth(state);
+    // Sixty seconds: two bursts of ten.
+    expect(nowOf(truth, state, start + 60_000).pumped).toBeCloseTo((20 / 60) * truth.pumpFlow, 6);
+    const long = nowOf(truth, state, start + 24 * 3_600_000);
+    expect(long.litres).toBeGreaterThan(0);
+    expect(long.litres + long.pumped).toBeCloseTo(truth.litres, 6);
+  });
+  test('what there is not is refused with what there is', () => {
+    expect(() => read(job('pump'), 'multimeter', 'amps')).toThrow(/senderOhms/);
+    expect(() => read(job('pump'), 'spoon' as 'scale', 'x')).toThrow(/pressureGauge/);
+  });
+});

@@ -1,0 +1,71 @@
+import { InputError } from '../errors/index.ts';
+import type { JobState } from '../job/types.ts';
+import { hiddenTruth, nowOf } from './truth.ts';
+import { instruments, type Channel, type InstrumentKind, type Reading } from './types.ts';
+
+/** Two families of senders; which one a demo vehicle has follows its file, else the older one. */
+const OLDER = { empty: 20, full: 80 };
+
+/**
+ * What a simulated instrument shows: the truth of a demo job, with noise, resolution and range.
+ *
+ * @param at ms since the epoch
+ * @param chance numbers from 0 to 1
+ * @throws InputError for an instrument or a channel that there is not
+ * @example readInstrument(state, 'pressureGauge', 'pressure', Date.now(), Math.random).text // '2.84 bar'
+ */
+export function readInstrument(
+  state: JobState,
+  kind: InstrumentKind,
+  channelId: string,
+  at: number,
+  chance: () => number,
+): Reading {
+  const instrument = instruments.find((i) => i.kind === kind);
+  if (!instrument) throw new InputError('instrument', kind, instruments.map((i) => i.kind).join(', '));
+  const channel = instrument.channels.find((c) => c.id === channelId);
+  if (!channel) throw new InputError('channel', channelId, instrument.channels.map((c) => c.id).join(', '));
+  const real = valueOf(state, kind, channel.id, at);
+  if (real === null) return { kind, channel: channel.id, value: null, unit: channel.unit, text: 'open' };
+  return { kind, channel: channel.id, unit: channel.unit, ...shown(real, channel, chance) };
+}
+
+function shown(value: number, channel: Channel, chance: () => number): Pick<Reading, 'value' | 'text'> {
+  // Box and Muller: two even numbers make one that is normally spread.
+  const normal = Math.sqrt(-2 * Math.log(Math.max(chance(), 1e-12))) * Math.cos(2 * Math.PI * chance());
+  const noisy = value + (value === 0 ? Math.abs(normal) : normal) * channel.noise;
+  if (noisy > channel.range[1]) return { value: null, text: 'over' };
+  const steps = Math.round(Math.max(channel.range[0], noisy) / channel.resolution);
+  const digits = Math.max(0, -Math.floor(Math.log10(channel.resolution)));
+  const rounded = Number((steps * channel.resolution).toFixed(digits));
+  return { value: rounded, text: `${rounded.toFixed(digits)}${channel.unit ? ` ${channel.unit}` : ''}` };
+}
+
+function valueOf(state: JobState, kind: InstrumentKind, channel: string, at: number): number | null {
+  const truth = hiddenTruth(state);
+  const now = nowOf(truth, state, at);
+  switch (kind) {
+    case 'pressureGauge':
+      return now.pressure / 100;
+    case 'gasMeter':
+      return now.lel;
+    case 'flowCounter':
+      return now.pumped;
+    case 'scale':
+      return truth.emptyMass + now.litres * truth.density;
+    case 'scanTool':
+      if (channel === 'codes') return truth.codes.length;
+      return dead(truth.deadSpot, now.levelShare) ? 0 : now.levelShare * 100;
+    case 'multimeter': {
+      if (channel === 'feed') return truth.feedDrop;
+      if (channel === 'ground') return truth.groundDrop;
+      if (dead(truth.deadSpot, now.levelShare)) return null;
+      const { sender } = state.vehicle;
+      const [empty, full] = sender ? [sender.emptyOhms.typ, sender.fullOhms.typ] : [OLDER.empty, OLDER.full];
+      return empty + (full - empty) * now.levelShare;
+    }
+  }
+}
+
+const dead = (spot: [number, number] | null, share: number): boolean =>
+  spot !== null && share >= spot[0] && share <= spot[1];

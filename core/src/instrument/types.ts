@@ -1,0 +1,83 @@
+/** Instruments a shop may own. */
+export type InstrumentKind = 'pressureGauge' | 'gasMeter' | 'multimeter' | 'scanTool' | 'flowCounter' | 'scale';
+
+export interface Channel {
+  id: string;
+  name: string;
+  unit: string;
+  /** Smallest step it shows, and the ends of its range, in its unit. */
+  resolution: number;
+  range: [number, number];
+  /** Standard deviation of its noise, in its unit. */
+  noise: number;
+}
+
+export interface Instrument {
+  kind: InstrumentKind;
+  name: string;
+  channels: readonly Channel[];
+}
+
+export interface Reading {
+  kind: InstrumentKind;
+  channel: string;
+  /** As shown: rounded to its resolution; null when it shows nothing (open) or is over its range. */
+  value: number | null;
+  unit: string;
+  /** What stands on its face. */
+  text: string;
+}
+
+/** The instruments there are; a real one answers the same three questions: list, read, stream. Typical figures. */
+export const instruments: readonly Instrument[] = [
+  {
+    kind: 'pressureGauge',
+    name: 'pressure gauge',
+    channels: [
+      { id: 'pressure', name: 'at the test port', unit: 'bar', resolution: 0.01, range: [0, 7], noise: 0.008 },
+    ],
+  },
+  {
+    kind: 'gasMeter',
+    name: 'gas meter',
+    channels: [{ id: 'lel', name: 'of the lower limit', unit: '%', resolution: 1, range: [0, 100], noise: 0.4 }],
+  },
+  {
+    kind: 'multimeter',
+    name: 'multimeter',
+    channels: [
+      { id: 'feed', name: 'lost in the feed, pump running', unit: 'V', resolution: 0.01, range: [0, 20], noise: 0.01 },
+      {
+        id: 'ground',
+        name: 'lost in the ground, pump running',
+        unit: 'V',
+        resolution: 0.01,
+        range: [0, 20],
+        noise: 0.005,
+      },
+      { id: 'senderOhms', name: 'across the sender', unit: 'Ω', resolution: 0.1, range: [0, 2000], noise: 0.2 },
+    ],
+  },
+  {
+    kind: 'scanTool',
+    name: 'scan tool',
+    channels: [
+      { id: 'level', name: 'fuel level', unit: '%', resolution: 0.4, range: [0, 100], noise: 0.3 },
+      { id: 'codes', name: 'codes stored', unit: '', resolution: 1, range: [0, 99], noise: 0 },
+    ],
+  },
+  {
+    kind: 'flowCounter',
+    name: 'flow counter',
+    channels: [
+      { id: 'litres', name: 'since the bursts began', unit: 'L', resolution: 0.1, range: [0, 999], noise: 0.02 },
+    ],
+  },
+  {
+    kind: 'scale',
+    name: 'scale',
+    channels: [
+      { id: 'mass', name: 'tank with what is in it', unit: 'kg', resolution: 0.2, range: [0, 150], noise: 0.1 },
+    ],
+  },
+];

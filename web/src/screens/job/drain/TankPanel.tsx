@@ -1,0 +1,148 @@
+import {
+  InputError,
+  level,
+  profileAxis,
+  rangeInWords,
+  roundTo,
+  staysAboard,
+  tiltReach,
+  tiltSentence,
+  witnessLitres,
+  type Axis,
+  type Tilt,
+} from '@iron-cradle/core';
+import { useState } from 'react';
+import { TankSection } from '../../../drawings/tank/TankSection.tsx';
+import { useJob } from '../../../log/useJob.ts';
+import { useSize } from '../../../ui/useSize.ts';
+import { useBestTilt } from '../../../workers/useBestTilt.ts';
+import { ShapeSheet } from './ShapeSheet.tsx';
+import { TiltKeys } from './TiltKeys.tsx';
+
+/** The tank itself: what is in it, what stays in it, the tilt that frees most; its level can be dragged to what was seen. */
+export function TankPanel() {
+  const { state, enter } = useJob();
+  const { vehicle, fuel } = state;
+  const [box, size] = useSize<HTMLDivElement>();
+  const [tilt, setTilt] = useState<Tilt>(level);
+  const [axis, setAxis] = useState<Axis | null>(null);
+  const [seen, setSeen] = useState<number | null>(null);
+  const [shaping, setShaping] = useState(false);
+  const stays = staysAboard(vehicle, fuel.aboard, tilt);
+  const flat = staysAboard(vehicle, fuel.aboard);
+  const behind = flat.pockets.filter((p) => p.kind === 'sill' && p.litres.hi > 0.2);
+  const search = useBestTilt(vehicle, behind.length > 0);
+  const sentence = search.best ? tiltSentence(vehicle, search.best) : null;
+  const table = vehicle.tank.shape.kind === 'table';
+  const reach = tiltReach(vehicle);
+  const main = profileAxis(vehicle.tank.shape);
+  const view = axis ?? main;
+  const told = (mm: number): string => {
+    try {
+      return `${rangeInWords(witnessLitres(vehicle, 'levelSeen', mm), 1)} L by the shape`;
+    } catch (error) {
+      if (!(error instanceof InputError)) throw error;
+      return `expected ${error.expected}`;
+    }
+  };
+  return (
+    <section aria-label="the tank">
+      <p className="text-quiet">
+        Tank{view === 'x' ? `, ${vehicle.ends[0]} on the left` : ', seen from the end'}
+        {tilt.x !== 0 ? `, ${roundTo(Math.abs(tilt.x), 0.5)}° down to the ${vehicle.ends[tilt.x > 0 ? 1 : 0]}` : ''}
+        {tilt.y !== 0 ? `, ${roundTo(Math.abs(tilt.y), 0.5)}° down to the ${tilt.y > 0 ? 'far' : 'near'} side` : ''}
+      </p>
+      <div ref={box} className="min-w-0 overflow-hidden">
+        {size.width > 0 && (
+          <TankSection
+            vehicle={vehicle}
+            aboard={fuel.aboard}
+            tilt={tilt}
+            axis={view}
+            width={Math.min(820, size.width)}
+            {...(state.signed ? {} : { seen, onSeen: setSeen })}
+          />
+        )}
+      </div>
+      {seen !== null && (
+        <div className="flex flex-wrap items-center gap-3 border-y-2 border-ink py-2" data-seen={seen}>
+          <p className="min-w-40 flex-1">
+            Level at <span className="reading font-semibold">{seen} mm</span>: {told(seen)}
+          </p>
+          <button
+            type="button"
+            className="btn"
+            data-action="enter-seen"
+            onClick={() => void enter('fuelWitness', { witness: 'levelSeen', reading: seen }).then(() => setSeen(null))}
+          >
+            Seen there
+          </button>
+          <button type="button" className="btn" onClick={() => setSeen(null)}>
+            Leave it
+          </button>
+        </div>
+      )}
+      {behind.map((pocket) => (
+        <div key={pocket.where} className="py-2" data-stays={pocket.where}>
+          <p className="narrow text-20">
+            {rangeInWords(pocket.litres, 0.5)} L stay {pocket.where}
+          </p>
+          <p className="text-quiet" aria-live="polite">
+            {sentence ??
+              (search.progress !== null
+                ? `looking for the tilt that frees it, ${Math.round(search.progress * 100)} %`
+                : search.best
+                  ? 'no tilt within reach of the jacks frees enough of it'
+                  : 'the search was stopped')}
+          </p>
+          <div className="flex flex-wrap gap-3 pt-2">
+            {search.best && sentence && (
+              <button
+                type="button"
+                className="btn"
+                data-action="best-tilt"
+                onClick={() => setTilt(tilt.x === 0 && tilt.y === 0 ? search.best!.tilt : level)}
+              >
+                {tilt.x === 0 && tilt.y === 0 ? 'Show it tipped' : 'Show it level'}
+              </button>
+            )}
+            {search.progress !== null && (
+              <button type="button" className="btn" onClick={search.stop}>
+                Stop looking
+              </button>
+            )}
+            {search.progress === null && !search.best && (
+              <button type="button" className="btn" onClick={search.again}>
+                Look for it
+              </button>
+            )}
+          </div>
+        </div>
+      ))}
+      {(tilt.x !== 0 || tilt.y !== 0) && (
+        <p className="py-1">
+          Tipped like this {rangeInWords(stays.litres, 0.5)} L stay; level {rangeInWords(flat.litres, 0.5)} L.
+        </p>
+      )}
+      <div className="flex flex-wrap gap-3 pt-2">
+        {!state.signed && (
+          <button type="button" className="btn" data-action="shape" onClick={() => setShaping(true)}>
+            Shape of the tank
+          </button>
+        )}
+        {!table && (
+          <button
+            type="button"
+            className="btn"
+            onClick={() => setAxis(view === 'x' ? 'y' : 'x')}
+            aria-pressed={view !== main}
+          >
+            {view === 'x' ? 'From the end' : 'From the side'}
+          </button>
+        )}
+      </div>
+      {!table && <TiltKeys tilt={tilt} reach={reach} ends={vehicle.ends} onTilt={setTilt} />}
+      {shaping && <ShapeSheet onClose={() => setShaping(false)} />}
+    </section>
+  );
+}

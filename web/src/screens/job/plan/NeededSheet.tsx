@@ -1,0 +1,206 @@
+import {
+  COMPARE,
+  compareList,
+  neededFor,
+  neededQuestions,
+  onceOrder,
+  ruleWord,
+  type Compared,
+  type Needed,
+  type NeededRule,
+} from '@iron-cradle/core';
+import { Check } from 'lucide-react';
+import { useMemo, useState } from 'react';
+import { useJob } from '../../../log/useJob.ts';
+import { Shape } from '../../../look/Shapes.tsx';
+import { Choice } from '../../../ui/Choice.tsx';
+import { Sheet } from '../../../ui/Sheet.tsx';
+
+type Page = 'needed' | 'compare' | 'order';
+const rules: NeededRule[] = ['always', 'mayBreak', 'carryOver', 'ifBad', 'use'];
+
+/** What the job needs, old part against new, and what is toggled put in one order. */
+export function NeededSheet({ open, onClose }: { open: boolean; onClose: () => void }) {
+  const { state } = useJob();
+  const [page, setPage] = useState<Page>('needed');
+  const needed = useMemo(() => neededFor(state), [state]);
+  const compared = compareList(state);
+  const cap = state.answers['cap opens'];
+  return (
+    <Sheet open={open} onClose={onClose} title="Before it is opened" hint="What is missing now stops the job half-way.">
+      <Choice
+        label=""
+        value={page}
+        onChoose={setPage}
+        columns="grid-cols-3"
+        options={[
+          { value: 'needed', label: 'Needed' },
+          { value: 'compare', label: 'Old, new' },
+          { value: 'order', label: 'Once' },
+        ]}
+      />
+      {page === 'needed' && (
+        <div className="pt-4">
+          <YesNo
+            label="Filler cap: does it open?"
+            question="cap opens"
+            said={cap}
+            why="a locked cap whose key is missing stops the draining"
+          />
+          {rules.map((rule) => {
+            const list = needed.filter((n) => n.rule === rule);
+            return list.length === 0 ? null : (
+              <section key={rule} aria-label={ruleWord[rule]}>
+                <h3 className="border-b-2 border-ink pb-1 pt-4 text-20">{ruleWord[rule]}</h3>
+                <ul className="ruled">
+                  {list.map((n) => (
+                    <Row key={n.id} needed={n} />
+                  ))}
+                </ul>
+              </section>
+            );
+          })}
+        </div>
+      )}
+      {page === 'compare' && <Compare list={compared} />}
+      {page === 'order' && (
+        <ol className="ruled pt-4">
+          {onceOrder(state, state.answers['way out'] === 'ownPump').map((step, i) => (
+            <li key={step.what} className="flex gap-4 py-2.5">
+              <span className="reading w-6 shrink-0 text-right text-20">{i + 1}</span>
+              <span>
+                {step.what}
+                <span className="block text-quiet">{step.why}</span>
+              </span>
+            </li>
+          ))}
+        </ol>
+      )}
+    </Sheet>
+  );
+}
+
+function YesNo({
+  label,
+  question,
+  said,
+  why,
+}: {
+  label: string;
+  question: string;
+  said: string | undefined;
+  why: string;
+}) {
+  const { enter } = useJob();
+  return (
+    <div className="flex items-center gap-3 py-1.5">
+      <span className="min-w-0 flex-1 leading-tight">
+        {label}
+        <span className="block text-quiet">{why}</span>
+      </span>
+      {(['yes', 'no'] as const).map((value) => (
+        <button
+          key={value}
+          type="button"
+          className="btn w-16 shrink-0"
+          aria-pressed={said === value}
+          aria-label={`${label} ${value}`}
+          data-here={question}
+          onClick={() => void enter('answer', { question, value })}
+        >
+          {said === value && <Check size={18} aria-hidden />}
+          {value}
+        </button>
+      ))}
+    </div>
+  );
+}
+
+function Row({ needed }: { needed: Needed }) {
+  const { state, enter } = useJob();
+  const kit = neededQuestions.kit(needed.id);
+  const said = state.answers[neededQuestions.here(needed.id)];
+  return (
+    <li>
+      <YesNo
+        label={`${needed.count > 1 ? `${needed.count} × ` : ''}${needed.name}`}
+        question={neededQuestions.here(needed.id)}
+        said={said}
+        why={needed.why}
+      />
+      {said === 'yes' && needed.kind === 'part' && needed.count > 1 && (
+        <div className="flex items-center gap-3 pb-2">
+          <span className="flex-1 text-quiet">how many came with the kit?</span>
+          {[needed.count - 1, needed.count].map((n) => (
+            <button
+              key={n}
+              type="button"
+              className="btn w-16"
+              aria-pressed={state.answers[kit] === String(n)}
+              onClick={() => void enter('answer', { question: kit, value: String(n) })}
+            >
+              {n}
+            </button>
+          ))}
+        </div>
+      )}
+      {needed.kit && needed.kit.outcome !== 'good' && (
+        <p className="flex items-center gap-2 pb-2 font-semibold">
+          <Shape outcome={needed.kit.outcome} size={18} />
+          {needed.kit.reasons[0]!.text}: {needed.kit.next[0]}
+        </p>
+      )}
+    </li>
+  );
+}
+
+const answers = [
+  { value: 'same', label: 'Same' },
+  { value: 'different', label: 'Differs' },
+  { value: 'carry', label: 'Carry over' },
+] as const;
+
+function Compare({ list }: { list: readonly Compared[] }) {
+  const { enter } = useJob();
+  if (list.length === 0)
+    return (
+      <p className="pt-4 text-quiet">No new part comes for this complaint: nothing to hold against the old one.</p>
+    );
+  return (
+    <ul className="ruled pt-4">
+      {list.map((line) => (
+        <li key={line.id} className="py-2">
+          <p>
+            {line.name}
+            <span className="block pb-2 text-quiet">{line.why}</span>
+          </p>
+          <div className="grid grid-cols-3 gap-3">
+            {answers.map((a) => (
+              <button
+                key={a.value}
+                type="button"
+                className="btn"
+                aria-pressed={line.is === a.value || (a.value === 'carry' && line.is === 'carried')}
+                onClick={() => void enter('answer', { question: COMPARE(line.id), value: a.value })}
+              >
+                {a.label}
+              </button>
+            ))}
+          </div>
+          {line.is === 'carry' && (
+            <div className="flex items-center gap-3 pt-2">
+              <p className="flex-1 font-semibold">The old part stays in the shop until this is over.</p>
+              <button
+                type="button"
+                className="btn"
+                onClick={() => void enter('answer', { question: COMPARE(line.id), value: 'carried' })}
+              >
+                Carried over
+              </button>
+            </div>
+          )}
+        </li>
+      ))}
+    </ul>
+  );
+}

@@ -1,0 +1,59 @@
+import { rangeInWords, witnessWord, type CallQuestion } from '@iron-cradle/core';
+import { useJob } from '../../../log/useJob.ts';
+import { WitnessButtons } from '../drain/WitnessButtons.tsx';
+
+/** At most three questions, each with what it decides and what is at stake; each can be left. */
+export function Questions({ questions }: { questions: readonly CallQuestion[] }) {
+  const { state, enter } = useJob();
+  return (
+    <section aria-label="ask the vehicle">
+      <h2 className="text-20">Ask the vehicle</h2>
+      <p className="border-b-2 border-ink pb-2 text-quiet">
+        {questions.length > 0 ? 'Only what changes the call.' : 'Nothing left to ask that would change the call.'}
+      </p>
+      {questions.map((q) => (
+        <div key={q.id} className="border-b-2 border-ink pb-4 pt-3" data-question={q.id}>
+          <div className="flex items-baseline justify-between gap-3">
+            <h3 className="text-20">{q.text}</h3>
+            <span className="reading shrink-0">
+              {'minutes' in q.stake ? `${q.stake.minutes} min` : `${q.stake.kilograms} kg`}
+            </span>
+          </div>
+          <p className="pb-3 leading-tight text-quiet">{q.decides}</p>
+          {'question' in q.answer ? (
+            <div className="grid grid-cols-3 gap-3">
+              {q.answer.choices.map((choice) => (
+                <button
+                  key={choice.value}
+                  type="button"
+                  className="btn"
+                  onClick={() =>
+                    'question' in q.answer && void enter('answer', { question: q.answer.question, value: choice.value })
+                  }
+                >
+                  {choice.label}
+                </button>
+              ))}
+            </div>
+          ) : (
+            <WitnessButtons kinds={['dip', 'sinceEmpty']} />
+          )}
+        </div>
+      ))}
+      <ul className="ruled py-2" aria-label="witnesses of the fuel">
+        {state.fuel.steps.map((step) => (
+          <li key={step.id} className="flex justify-between gap-3 py-2">
+            <span>
+              {witnessWord[step.kind]}
+              {!step.counts && <span className="text-quiet">: the sender is the complaint, it does not count</span>}
+            </span>
+            <span className="reading shrink-0">{rangeInWords(step.said, 1)} L</span>
+          </li>
+        ))}
+      </ul>
+      {!questions.some((q) => 'witness' in q.answer) && (
+        <WitnessButtons kinds={['dip', 'sinceEmpty', 'ohms', 'scan']} />
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,38 @@
+import { useEffect, useState } from 'react';
+import { useJob } from '../../../log/useJob.ts';
+import { CallRow } from './CallRow.tsx';
+
+/** A soak runs by itself while other work goes on; the log keeps its clock. */
+export function SoakRow({ soak, why }: { soak: { what: string; minutes: number }; why: string }) {
+  const { state, enter } = useJob();
+  const running = state.waits.find((w) => w.what === soak.what);
+  const [now, setNow] = useState(Date.now());
+  useEffect(() => {
+    const timer = setInterval(() => setNow(Date.now()), 10_000);
+    return () => clearInterval(timer);
+  }, []);
+  const left = running ? Math.ceil((Date.parse(running.started) + soak.minutes * 60_000 - now) / 60_000) : 0;
+  return (
+    <CallRow
+      name="Soak now"
+      text={
+        !running
+          ? `${soak.what}, ${soak.minutes} min, while you do other things`
+          : left > 0 && !running.ended
+            ? `${soak.what}: ${left} min of ${soak.minutes} left`
+            : `${soak.what}: soaked`
+      }
+      why={why}
+    >
+      {!running && !state.signed && (
+        <button
+          type="button"
+          className="btn w-20 shrink-0"
+          onClick={() => void enter('wait', { what: soak.what, state: 'start', minutes: soak.minutes })}
+        >
+          Start
+        </button>
+      )}
+    </CallRow>
+  );
+}

@@ -1,0 +1,33 @@
+import { useForm } from 'react-hook-form';
+import { useJob } from '../../log/useJob.ts';
+import { Strap } from '../../look/Strap.tsx';
+import { TextField } from '../../ui/TextField.tsx';
+
+/** The price of one part, as the shop asks for it. */
+export function PriceForm({ question, currency, onDone }: { question: string; currency: string; onDone: () => void }) {
+  const { state, enter } = useJob();
+  const form = useForm({ defaultValues: { price: state.answers[question] ?? '' } });
+  return (
+    <form
+      noValidate
+      className="grid gap-4"
+      onSubmit={(event) =>
+        void form.handleSubmit(async ({ price }) => {
+          await enter('answer', { question, value: price.trim().replace(',', '.') });
+          onDone();
+        })(event)
+      }
+    >
+      <TextField
+        label={`Price${currency ? ` in ${currency}` : ''}`}
+        inputMode="decimal"
+        error={form.formState.errors.price?.message}
+        {...form.register('price', {
+          pattern: { value: /^\s*\d+([.,]\d{1,2})?\s*$/, message: 'Expected an amount, as 24.50.' },
+          required: 'Expected an amount, as 24.50.',
+        })}
+      />
+      <Strap type="submit">Keep the price</Strap>
+    </form>
+  );
+}

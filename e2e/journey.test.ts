@@ -102,7 +102,7 @@ step(
   'the call waits for the complaint’s test, then make safe item by item',
   async () => {
     await ines.sees('record the complaint’s test first');
-    await ines.tapText('Record the complaint');
+    await ines.tap('::-p-xpath(//button[normalize-space(.)="Record"])');
     await ines.tapText('Shows the complaint');
     await ines.tapText('Make it safe');
     await ines.sees('Is the air moving?');

@@ -120,6 +120,8 @@ test('its own pump in bursts: the clock counts, rests and sums, goes on over a r
   await ines.page.reload({ waitUntil: 'load' });
   await ines.page.waitForSelector('[data-phase=rest]', { timeout: 15_000 });
   await ines.sees('Rest after burst 1');
+  await ines.tap('[data-instrument=flowCounter]');
+  await ines.page.waitForSelector('[data-live=flowCounter]');
   await ines.tap('[data-action=bursts]');
   await ines.sees('1 bursts, 0–0.5 L by the count');
 }, 40_000);
@@ -146,6 +148,7 @@ test('a tag opens from the wire, is put off, and says so', async () => {
 test('quick tests: a ground that loses too much halts the drop, mended it does not', async () => {
   await ines.go('/jobs/demo-van-4/plan');
   await ines.page.waitForSelector('[data-verdict=unknown]', { visible: true });
+  await ines.tap('[data-action=tests]');
   await ines.tap('[data-test=ground]');
   await ines.type('The meter reads', '350 mV');
   await ines.tapText('Enter it');

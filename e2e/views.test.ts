@@ -15,6 +15,8 @@ const views: [name: string, path: string, sees: string][] = [
   ['first-contact', '/next', 'What do you see from below?'],
   ['shop', '/shop', 'The shop’s own rules'],
   ['call', '/jobs/demo-van-9/plan', 'Ask the vehicle'],
+  ['quote', '/jobs/demo-van-9/quote', 'Without options'],
+  ['labels', '/jobs/demo-van-4/labels', 'Print them'],
   ['make-safe', '/jobs/demo-van-9/safe', 'Is the pressure out?'],
   ['drain', '/jobs/demo-van-4/drain', 'Where it goes'],
   ['drop', '/jobs/demo-van-4/drop', 'Something holds'],

@@ -104,7 +104,7 @@ function wayOut(
       vehicle: state.vehicle,
       aboard: state.fuel.aboard,
       complaint: state.complaint,
-      facts: drainFacts(state.answers),
+      facts: drainFacts(state.answers, state.gates[1].passed !== null),
       kit: tools.kit,
     },
     shop.alone,

@@ -63,15 +63,18 @@ export interface DrainFacts {
   plug?: 'silent' | 'none';
   /** From the hose's free end up to the fuel, m; not above zero: the end is higher than the fuel. */
   hoseHead?: number;
+  /** It is made safe already: on the lift, pressure out. */
+  madeSafe?: boolean;
   /** A second tank is aboard, with room. */
   otherTank?: boolean;
 }
 
 /** The facts as the log's answers hold them. @example drainFacts({ 'cap opens': 'no' }).capShut // true */
-export function drainFacts(answers: Readonly<Record<string, string>>): DrainFacts {
+export function drainFacts(answers: Readonly<Record<string, string>>, madeSafe = false): DrainFacts {
   const head = Number(answers['hose head'] ?? NaN);
   const plug = answers['drain plug'];
   return {
+    ...(madeSafe ? { madeSafe } : {}),
     ...(answers['cap opens'] === 'no' ? { capShut: true } : {}),
     ...(plug === 'silent' || plug === 'none' ? { plug } : {}),
     ...(Number.isFinite(head) ? { hoseHead: head } : {}),
@@ -115,7 +118,7 @@ export function drainWays({
     plug(vehicle, aboard, facts),
     ownPump(vehicle, out, rest, complaint),
     otherTank(out, rest, facts),
-    road(aboard, complaint),
+    road(aboard, complaint, facts),
   ];
   return ways.sort(
     (a, b) =>
@@ -272,7 +275,7 @@ function otherTank(out: Estimate, stays: Estimate, { otherTank: there }: DrainFa
   };
 }
 
-function road(aboard: Estimate, complaint: Complaint): DrainWay {
+function road(aboard: Estimate, complaint: Complaint, { madeSafe }: DrainFacts): DrainWay {
   const no: Partial<Record<Complaint, string>> = {
     leak: 'it leaks: not on the road',
     badFuel: 'bad fuel: not on the road',
@@ -290,7 +293,7 @@ function road(aboard: Estimate, complaint: Complaint): DrainWay {
     ),
     hands: some(0, 0, 0),
     stays: some(2, 5, 10),
-    cannot: no[complaint] ?? null,
+    cannot: no[complaint] ?? (madeSafe ? 'it is made safe already: not on the road any more' : null),
     how: 'the owner drives it nearly empty and comes back',
     caution: 'not for a tank that leaks or holds bad fuel',
   };

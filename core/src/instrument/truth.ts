@@ -71,7 +71,7 @@ export interface Now {
 export const BLEEDING = 'pressure let out';
 
 /** How fast it falls once it is let out: to a third in so many seconds. */
-const BLEED_SECONDS = 9;
+const BLEED_SECONDS = 5;
 
 /** @param at ms since the epoch */
 export function nowOf(truth: HiddenTruth, state: JobState, at: number): Now {

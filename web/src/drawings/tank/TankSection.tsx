@@ -117,9 +117,9 @@ export function TankSection({ vehicle, aboard, tilt, axis, width, seen = null, o
           </g>
         )}
         <text
-          x={box.width - 12}
+          x={box.width * 0.72}
           y={label(view.surface.hi)}
-          textAnchor="end"
+          textAnchor="middle"
           className="reading"
           fontSize="24"
           fill="var(--fuel)"

@@ -77,7 +77,7 @@ export function GateRail({ gate, pass, onPassed, body }: GateRailProps) {
           />
         </div>
         {!state.signed && (
-          <div className="grid grid-cols-2 gap-3">
+          <div className="grid grid-cols-2 gap-3 mid:grid-cols-3">
             {current.item.answers.map((a) => (
               <button
                 key={a.value}

@@ -2,11 +2,11 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { TopBar } from '../../app/TopBar.tsx';
-import { Strap } from '../../look/Strap.tsx';
 import { call } from '../../net/api.ts';
-import { useMe, usePeople, useShop, useSignOut, type Shop } from '../../net/queries.ts';
+import { useMe, usePeople, useShop, useSignOut } from '../../net/queries.ts';
 import { Choice } from '../../ui/Choice.tsx';
 import { TextField } from '../../ui/TextField.tsx';
+import { Rules } from './Rules.tsx';
 
 /** The shop's own rules and people. The lead changes them; everybody sees them. */
 export default function ShopScreen() {
@@ -87,95 +87,6 @@ function AddPerson() {
       <button type="submit" className="btn">
         Add
       </button>
-    </form>
-  );
-}
-
-function Rules({ shop, may }: { shop: Shop; may: boolean }) {
-  const client = useQueryClient();
-  const [bays, setBays] = useState(shop.bays);
-  const form = useForm({ defaultValues: { name: shop.name, alone: String(shop.alone), two: String(shop.two) } });
-  const { errors } = form.formState;
-  const save = useMutation({
-    mutationFn: (v: { name: string; alone: string; two: string }) =>
-      call('PUT', '/shop', {
-        name: v.name,
-        alone: Number(v.alone.replace(',', '.')),
-        two: Number(v.two.replace(',', '.')),
-        bays,
-      }),
-    onSuccess: () => client.invalidateQueries({ queryKey: ['shop'] }),
-  });
-  const kilograms = (v: string) => /^\d+([.,]\d+)?$/.test(v.trim()) || 'Expected kilograms, as 25.';
-  return (
-    <form
-      noValidate
-      className="grid gap-4 self-start"
-      onSubmit={(event) => void form.handleSubmit((v) => save.mutate(v))(event)}
-    >
-      <h2 className="text-24">The shop’s own rules</h2>
-      <fieldset disabled={!may} className="grid gap-4">
-        <TextField
-          label="Name of the shop"
-          error={errors.name?.message}
-          {...form.register('name', { validate: (v) => v.trim().length > 0 || 'Expected a name.' })}
-        />
-        <div className="grid grid-cols-2 gap-3">
-          <TextField
-            label="One may take off a jack, kg"
-            inputMode="decimal"
-            error={errors.alone?.message}
-            {...form.register('alone', { validate: kilograms })}
-          />
-          <TextField
-            label="Two may take off a jack, kg"
-            inputMode="decimal"
-            error={errors.two?.message}
-            {...form.register('two', { validate: kilograms })}
-          />
-        </div>
-        {bays.map((bay, i) => (
-          <div key={i} className="grid gap-2">
-            <TextField
-              label={`Bay ${i + 1}`}
-              value={bay.name}
-              onChange={(event) => setBays(bays.map((b, k) => (k === i ? { ...b, name: event.target.value } : b)))}
-            />
-            <Choice
-              label=""
-              value={bay.kind}
-              columns="grid-cols-3"
-              onChoose={(kind) => setBays(bays.map((b, k) => (k === i ? { ...b, kind } : b)))}
-              options={[
-                { value: 'two-post', label: 'Two-post' },
-                { value: 'flat', label: 'Flat' },
-                { value: 'pit', label: 'Pit' },
-              ]}
-            />
-          </div>
-        ))}
-        <div className="grid grid-cols-2 gap-3">
-          <button
-            type="button"
-            className="btn"
-            disabled={bays.length >= 4}
-            onClick={() => setBays([...bays, { name: `Bay ${bays.length + 1}`, kind: 'flat' }])}
-          >
-            One bay more
-          </button>
-          <button type="button" className="btn" disabled={bays.length <= 1} onClick={() => setBays(bays.slice(0, -1))}>
-            One bay less
-          </button>
-        </div>
-      </fieldset>
-      <p role="alert" className="min-h-6 font-semibold text-halt">
-        {save.error?.message ?? ''}
-      </p>
-      {may ? (
-        <Strap type="submit">{save.isSuccess ? 'Kept' : 'Keep the rules'}</Strap>
-      ) : (
-        <p className="text-quiet">The lead changes these.</p>
-      )}
     </form>
   );
 }

@@ -8,7 +8,7 @@ import {
   type TankShape,
   type VehicleFile,
 } from '@iron-cradle/core';
-import { useState } from 'react';
+import { useId, useState } from 'react';
 import { TankSection } from '../../../drawings/tank/TankSection.tsx';
 import { useJob } from '../../../log/useJob.ts';
 import { Strap } from '../../../look/Strap.tsx';
@@ -142,22 +142,24 @@ export function ShapeSheet({ onClose }: { onClose: () => void }) {
 }
 
 function TextRows({ form, onText }: { form: ShapeForm; onText: (text: string) => void }) {
+  const id = useId();
   const table = form.kind === 'table';
   return (
     <div className="grid gap-3 pt-2">
-      <label className="block">
-        <span className="text-quiet">
+      <div>
+        <label htmlFor={id} className="block text-quiet">
           {table
             ? 'Level and litres, one row a line (CSV: comma, semicolon or tab; a heading may name mm, cm, in, gal)'
             : 'Points in order around, along and up in mm, one a line'}
-        </span>
+        </label>
         <textarea
+          id={id}
           className="field reading min-h-40"
           value={form.text}
           placeholder={table ? 'mm,litres\n0,0\n100,24.5' : '0, 0\n900, 0\n900, 220\n0, 240'}
           onChange={(event) => onText(event.target.value)}
         />
-      </label>
+      </div>
       {table && (
         <label className="btn">
           From a CSV file

@@ -85,7 +85,10 @@ export function TankPanel() {
       {behind.map((pocket) => (
         <div key={pocket.where} className="py-2" data-stays={pocket.where}>
           <p className="narrow text-20">
-            {rangeInWords(pocket.litres, 0.5)} L stay {pocket.where}
+            {pocket.litres.lo < 0.5
+              ? `Up to ${roundTo(pocket.litres.hi, 0.5)} L may`
+              : `${rangeInWords(pocket.litres, 0.5)} L`}{' '}
+            stay {pocket.where}
           </p>
           <p className="text-quiet" aria-live="polite">
             {sentence ??
@@ -119,7 +122,7 @@ export function TankPanel() {
           </div>
         </div>
       ))}
-      {(tilt.x !== 0 || tilt.y !== 0) && (
+      {(tilt.x !== 0 || tilt.y !== 0) && stays.litres.hi !== flat.litres.hi && (
         <p className="py-1">
           Tipped like this {rangeInWords(stays.litres, 0.5)} L stay; level {rangeInWords(flat.litres, 0.5)} L.
         </p>

@@ -18,7 +18,7 @@ export function WaysOut({ onCounted }: { onCounted: (litres: number) => void }) 
     vehicle: state.vehicle,
     aboard: state.fuel.aboard,
     complaint: state.complaint,
-    facts: drainFacts(state.answers),
+    facts: drainFacts(state.answers, state.gates[1].passed !== null),
     ...(shop ? { kit: kitOf(shop.kit) } : {}),
   });
   const chosen = state.answers[QUESTION] ?? null;

@@ -106,7 +106,7 @@ export default function Plan() {
           </CallRow>
           {call.soak && <SoakRow soak={call.soak} why={call.why.soak} />}
         </div>
-        <div className="sticky bottom-0 z-10 -mx-4 mt-auto grid gap-3 border-t border-rule bg-sheet px-4 py-3 mid:-mx-11 mid:grid-cols-[1fr_1.4fr] mid:px-11">
+        <div className="sticky bottom-0 z-10 -mx-4 mt-auto grid grid-cols-[1fr_1.6fr] gap-3 border-t border-rule bg-sheet px-4 py-3 mid:-mx-11 mid:grid-cols-[1fr_1.4fr] mid:px-11">
           <Link to={`/jobs/${jobId}/quote`} className="btn min-h-18">
             Quote for the owner
           </Link>

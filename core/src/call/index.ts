@@ -1,5 +1,12 @@
-import { bestWayOut, drainFacts, shareOut, startingKit, type DrainKit, type DrainWay } from '../drain/index.ts';
-import { safeFill } from '../fluid/index.ts';
+import {
+  bestWayOut,
+  drainFacts,
+  safeFillToday,
+  shareOut,
+  startingKit,
+  type DrainKit,
+  type DrainWay,
+} from '../drain/index.ts';
 import { rangeInWords, roundTo, type Estimate } from '../estimate/index.ts';
 import {
   drained,
@@ -109,7 +116,7 @@ function wayOut(
     },
     shop.alone,
   );
-  return way && { way, cans: shareOut(litres, tools.cans, safeFill(state.vehicle.fuel)).cans.length };
+  return way && { way, cans: shareOut(litres, tools.cans, safeFillToday(state)).cans.length };
 }
 
 function headline(now: Handling, after: Handling): string {

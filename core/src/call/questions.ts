@@ -1,6 +1,5 @@
 import { roundTo } from '../estimate/index.ts';
-import { shareOut } from '../drain/index.ts';
-import { safeFill } from '../fluid/index.ts';
+import { safeFillToday, shareOut } from '../drain/index.ts';
 import { judgeHandling, litresToTakeOut, tankMass, type ShopKilograms } from '../handling/index.ts';
 import type { JobState } from '../job/types.ts';
 import { planDescent } from '../stops/preview.ts';
@@ -59,7 +58,7 @@ function levelQuestion(state: JobState, shop: ShopKilograms, cans: readonly numb
     const out = litresToTakeOut(state.vehicle, known, shop.alone).litres.typ;
     return {
       ...judgeHandling(tankMass(state.vehicle, known), shop),
-      cans: shareOut(out, cans, safeFill(state.vehicle.fuel)).cans.length,
+      cans: shareOut(out, cans, safeFillToday(state)).cans.length,
     };
   };
   const [least, most] = [at(aboard.lo), at(aboard.hi)];

@@ -15,3 +15,4 @@ export {
 } from './ways.ts';
 export { fuelBalance, type Balance } from './balance.ts';
 export { judgeSample, sampleLooks, SAMPLE_STANDS, type Sample, type SampleLook } from './sample.ts';
+export { CELSIUS, safeFillToday } from './day.ts';

@@ -8,6 +8,8 @@ export {
   witnessWord,
   type WitnessKind,
 } from './witness.ts';
+export { portOf, spillTilt } from './ports.ts';
+export { FIRST_FILL } from './fill.ts';
 export { levelShare } from './level.ts';
 export { fuelAboard, type FuelAboard, type Witness } from './aboard.ts';
 export { staysAboard, tankOutlet, tiltReach, tiltSentence, type Stays } from './stays.ts';

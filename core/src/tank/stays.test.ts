@@ -1,7 +1,17 @@
 import { exactly } from '../estimate/index.ts';
 import { bestTilt, type TankShape } from '../shape/index.ts';
 import { archetypes, type VehicleFile } from '../vehicle/index.ts';
-import { fuelAboard, levelShare, staysAboard, tankOutlet, tiltReach, tiltSentence, witnessLitres } from './index.ts';
+import {
+  FIRST_FILL,
+  fuelAboard,
+  levelShare,
+  spillTilt,
+  staysAboard,
+  tankOutlet,
+  tiltReach,
+  tiltSentence,
+  witnessLitres,
+} from './index.ts';
 
 const rail = archetypes[0]!;
 const withShape = (shape: TankShape, more: Partial<VehicleFile['tank']> = {}): VehicleFile => ({
@@ -58,6 +68,22 @@ describe('a hump hides one lobe from the other', () => {
     expect(dry.lo).toBe(0);
     expect(dry.hi).toBeCloseTo(minibus.tank.unusable.hi + 375 * 100 * 400 * 1e-6, 6);
     expect(witnessLitres(rail, 'ranDry', null).hi).toBe(rail.tank.unusable.hi);
+  });
+});
+
+describe('fuel at an open port', () => {
+  test('a half-full box whose filler is at its end: when the low end is full, tan θ = 100 / 500', () => {
+    const file = withShape({ kind: 'box', length: 1000, width: 400, height: 200 }, { litres: exact(80) });
+    const line = { ...file.connections[0]!, x: file.length, name: 'filler hose', side: 'top' };
+    const spill = spillTilt(file, 40, [line])!;
+    expect(spill).toMatchObject({ end: 'rear', port: 'filler hose' });
+    expect(spill.degrees).toBeCloseTo((Math.atan(100 / 500) * 180) / Math.PI, 6);
+    expect(spillTilt(file, 0, [line])).toBeNull();
+  });
+  test('a first fill is two to two and a half gallons (common practice, no source)', () => {
+    expect(FIRST_FILL.lo).toBeGreaterThan(2 * 3.785411784);
+    expect(FIRST_FILL.lo).toBeLessThan(2.5 * 3.785411784);
+    expect(FIRST_FILL.hi).toBeLessThan(3 * 3.785411784);
   });
 });
 

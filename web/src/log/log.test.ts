@@ -35,6 +35,8 @@ describe('one way in', () => {
       ['note', 2],
     ]);
     await until(() => job.snapshot().state?.lastSeq === 2);
+    // The count on the line follows the outbox a moment later.
+    await until(() => lineState().waiting === 0);
     expect(lineState()).toMatchObject({ server: 'here', waiting: 0 });
   });
 

@@ -1,6 +1,7 @@
 import { commonPractice, measured } from '../../basis/index.ts';
 import { InputError } from '../../errors/index.ts';
-import { fuels, safeFill, type FuelKind } from '../../fluid/index.ts';
+import { safeFillToday } from '../../drain/day.ts';
+import { fuels, type FuelKind } from '../../fluid/index.ts';
 import type { FeedKind } from '../../vehicle/index.ts';
 import { witnessLitres } from '../../tank/index.ts';
 import type { Verdict } from '../../verdict/index.ts';
@@ -143,7 +144,7 @@ export function container(state: JobState, entry: Of<'container'>): void {
     known.clean = known.clean && body.clean;
   } else state.containers.push({ ...body });
   const can = state.containers.find((c) => c.number === body.number)!;
-  const most = can.capacity * safeFill(state.vehicle.fuel);
+  const most = can.capacity * safeFillToday(state);
   if (can.litres > most + 0.05)
     state.flags.push({
       text: `can ${can.number} holds ${can.litres} L, ${Math.floor(most * 10) / 10} are safe`,

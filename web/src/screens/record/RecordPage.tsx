@@ -99,6 +99,14 @@ export function RecordPage({ record }: { record: JobRecord }) {
               {suspect > 0 ? ` · kept ${suspect} L as suspect` : ''}
             </p>
           </Part>
+          {state.approval && (
+            <Part title="Owner">
+              <p>
+                {{ yes: 'approved', no: 'declined', call: 'to be called first' }[state.approval.answer]}:{' '}
+                {state.approval.who}, {state.approval.how}, {when(state.approval.at)} ({name(state.approval.by)})
+              </p>
+            </Part>
+          )}
         </div>
       </div>
       <div className="grid gap-x-8 mid:grid-cols-2">

@@ -1,4 +1,13 @@
-import { chords, foldJob, shortName, type Chord, type JobFile, type JobState } from '@iron-cradle/core';
+import {
+  chords,
+  foldJob,
+  fuelBalance,
+  shortName,
+  type Balance,
+  type Chord,
+  type JobFile,
+  type JobState,
+} from '@iron-cradle/core';
 
 export interface JobRecord {
   state: JobState;
@@ -12,6 +21,17 @@ export interface JobRecord {
 const resultWords = { passed: 'passed', unchanged: 'is unchanged', worse: 'is worse' };
 const litres = (n: number) => `${Math.round(n * 10) / 10} L`;
 
+const moved = ({ spilled, disposed, fedIn, inCans }: Balance): string =>
+  [
+    [spilled, 'spilt'],
+    [disposed, 'disposed of'],
+    [fedIn, 'came in by itself'],
+    [inCans, 'still in cans'],
+  ]
+    .filter(([n]) => Number(n) > 0.05)
+    .map(([n, word]) => `, ${litres(Number(n))} ${word}`)
+    .join('');
+
 /** Everything the record shows, from the job's file alone. */
 export function recordOf(file: JobFile): JobRecord | null {
   const state = foldJob(null, file.entries);
@@ -22,6 +42,7 @@ export function recordOf(file: JobFile): JobRecord | null {
   const dry = state.joints.filter((j) => j.verdict.outcome === 'good').length;
   const out = state.containers.reduce((sum, c) => sum + c.litres, 0);
   const bad = state.findings.filter((f) => f.verdict === 'bad').map((f) => f.what);
+  const balance = fuelBalance(state);
   const test = state.complaintTest;
   const again = state.complaintAgain;
   const sentences = [
@@ -29,7 +50,7 @@ export function recordOf(file: JobFile): JobRecord | null {
       ? `The test for the complaint was ${test.test}; ${test.result === 'shown' ? 'it showed the fault' : test.result === 'notShown' ? 'it did not show a fault' : 'it was not run'}${test.words ? ` (${test.words})` : ''}.`
       : 'The complaint’s own test was not recorded.',
     bad.length > 0 ? `Found bad: ${bad.join(', ')}.` : 'Nothing was found bad on the bench.',
-    `${litres(out)} came out and ${litres(state.filled)} went back.`,
+    `${litres(out)} came out and ${litres(state.filled + balance.returned)} went back${moved(balance)}.`,
     lines.length === 0
       ? 'No line was parted.'
       : `${lines.length} ${lines.length === 1 ? 'end was' : 'ends were'} parted and ${closed} ${closed === 1 ? 'is' : 'are'} closed; ${dry} ${dry === 1 ? 'joint was' : 'joints were'} seen dry with fuel behind.`,

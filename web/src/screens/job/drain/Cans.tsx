@@ -1,4 +1,4 @@
-import { exactly, safeFill, type Estimate } from '@iron-cradle/core';
+import { exactly, safeFillToday, type Estimate } from '@iron-cradle/core';
 import { useEffect, useState } from 'react';
 import { Can } from '../../../drawings/cans/Can.tsx';
 import { useJob } from '../../../log/useJob.ts';
@@ -21,7 +21,7 @@ export function Cans({ counted }: { counted: { litres: number; turn: number } | 
     setLitres(exactly(counted.litres / 1000));
     setOpen(true);
   }, [counted]);
-  const most = (capacity: number) => Math.floor(capacity * safeFill(state.vehicle.fuel) * 10) / 10;
+  const most = (capacity: number) => Math.floor(capacity * safeFillToday(state) * 10) / 10;
   const last = state.containers.at(-1);
   const sameAgain =
     last &&

@@ -10,6 +10,7 @@ import { JackCheck } from '../safe/Support.tsx';
 import { StationRail } from '../StationRail.tsx';
 import { Balance } from './Balance.tsx';
 import { Cans } from './Cans.tsx';
+import { Lift } from './Lift.tsx';
 import { Sample } from './Sample.tsx';
 import { TankPanel } from './TankPanel.tsx';
 import { WaysOut } from './WaysOut.tsx';
@@ -61,7 +62,7 @@ export default function Drain() {
         )}
       </main>
       <aside className="flex w-full shrink-0 flex-col border-rule wide:w-[25rem] wide:overflow-y-auto wide:border-l">
-        <div className={`p-4 pb-0 wide:block ${side === 'gate' ? '' : 'hidden'}`}>
+        <div className="p-4 pb-0">
           <Choice
             label=""
             value={side}
@@ -91,7 +92,7 @@ export default function Drain() {
             gate={2}
             pass="Gate 2: supports may come off"
             onPassed={() => void navigate(`/jobs/${jobId}/drop`)}
-            body={(j) => (j.item.id === 'jack' ? <JackCheck /> : null)}
+            body={(j) => (j.item.id === 'jack' ? <JackCheck /> : j.item.id === 'mass' ? <Lift /> : null)}
           />
         )}
       </aside>

@@ -1,4 +1,4 @@
-import { fillingFlow, roundTo, type Estimate } from '@iron-cradle/core';
+import { CELSIUS, fillingFlow, roundTo, safeFillToday, type Estimate } from '@iron-cradle/core';
 import { useState } from 'react';
 import { useJob } from '../../../log/useJob.ts';
 import { useShop } from '../../../net/queries.ts';
@@ -66,12 +66,42 @@ export function SeenSheet({ open, onClose }: { open: boolean; onClose: () => voi
               : 'Enter it'}
           </button>
         </div>
+        <div className="grid gap-x-4 mid:grid-cols-2">
+          <Celsius label="It is today" question={CELSIUS.today} />
+          <Celsius label="The store gets at most" question={CELSIUS.store} />
+        </div>
         <p className="text-quiet">
-          Through a {bore * 1000} mm hose at most {roundTo(flow.bare, 1)} L/min until its inlet is covered, then{' '}
-          {roundTo(flow.covered, 1)}: faster, and a charge gathers. Bond hose and can, and wait half a minute before
-          dipping.
+          A can may be {Math.floor(safeFillToday(state) * 1000) / 10} % full for that. Through a {bore * 1000} mm hose
+          at most {roundTo(flow.bare, 1)} L/min until its inlet is covered, then {roundTo(flow.covered, 1)}: faster, and
+          a charge gathers. Bond hose and can, and wait half a minute before dipping.
         </p>
       </div>
     </Sheet>
+  );
+}
+
+function Celsius({ label, question }: { label: string; question: string }) {
+  const { state, enter } = useJob();
+  const [value, setValue] = useState<Estimate | null>(null);
+  const said = state.answers[question];
+  return (
+    <div>
+      <QuantityField
+        label={label}
+        dimension="temperature"
+        unit="°C"
+        decimals={0}
+        hint={said ? `written: ${said} °C` : '12 °C or 54 F'}
+        onRead={setValue}
+      />
+      <button
+        type="button"
+        className="btn w-full"
+        disabled={!value}
+        onClick={() => value && void enter('answer', { question, value: String(Math.round(value.typ - 273.15)) })}
+      >
+        Keep it
+      </button>
+    </div>
   );
 }

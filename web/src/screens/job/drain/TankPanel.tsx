@@ -4,6 +4,7 @@ import {
   profileAxis,
   rangeInWords,
   roundTo,
+  spillTilt,
   staysAboard,
   tiltReach,
   tiltSentence,
@@ -11,7 +12,7 @@ import {
   type Axis,
   type Tilt,
 } from '@iron-cradle/core';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { TankSection } from '../../../drawings/tank/TankSection.tsx';
 import { useJob } from '../../../log/useJob.ts';
 import { useSize } from '../../../ui/useSize.ts';
@@ -35,6 +36,15 @@ export function TankPanel() {
   const sentence = search.best ? tiltSentence(vehicle, search.best) : null;
   const table = vehicle.tank.shape.kind === 'table';
   const reach = tiltReach(vehicle);
+  const spill = useMemo(
+    () =>
+      spillTilt(
+        vehicle,
+        fuel.aboard.hi,
+        vehicle.connections.filter((c) => c.wetWhenOpen),
+      ),
+    [vehicle, fuel.aboard.hi],
+  );
   const main = profileAxis(vehicle.tank.shape);
   const view = axis ?? main;
   const told = (mm: number): string => {
@@ -144,6 +154,12 @@ export function TankPanel() {
           </button>
         )}
       </div>
+      {spill && (
+        <p className="pt-2 text-quiet">
+          With {rangeInWords({ lo: fuel.aboard.hi, hi: fuel.aboard.hi }, 1)} L in it fuel stands at the {spill.port}{' '}
+          from {Math.floor(spill.degrees)}° down to the {spill.end} on.
+        </p>
+      )}
       {!table && <TiltKeys tilt={tilt} reach={reach} ends={vehicle.ends} onTilt={setTilt} />}
       {shaping && <ShapeSheet onClose={() => setShaping(false)} />}
     </section>

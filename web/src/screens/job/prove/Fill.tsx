@@ -1,4 +1,4 @@
-import { rangeInWords, type Estimate } from '@iron-cradle/core';
+import { FIRST_FILL, rangeInWords, type Estimate } from '@iron-cradle/core';
 import { useState } from 'react';
 import { useJob } from '../../../log/useJob.ts';
 import { QuantityField } from '../../../ui/QuantityField.tsx';
@@ -17,8 +17,8 @@ export function Fill() {
     <section aria-label="fill">
       <h2 className="text-24">First fill</h2>
       <p className="text-quiet">
-        About 8 to 10 L first, then look at every joint; then half, then full: filler, breather and ring only leak when
-        wet.
+        About {FIRST_FILL.lo} to {FIRST_FILL.hi} L first, then look at every joint; then half, then full: filler,
+        breather and ring only leak when wet.
       </p>
       <p className="py-2">
         {state.fills.length === 0

@@ -6,6 +6,7 @@ import { archetypes, foldJob, nextStop, planDescent, readQuantity } from '@iron-
 import { descend, seeded, truthInside } from '@iron-cradle/core/rehearsal';
 import { unit } from 'mathjs';
 import { median, row } from './lib.ts';
+import { benchDrag } from './drag.ts';
 import { benchTank } from './tank.ts';
 
 const rng = seeded(7);
@@ -30,3 +31,6 @@ row('next stop, 8 connections', stop, 'reading the log as JSON', parse);
 row('whole descent foreseen', plan, 'one next stop', stop);
 row('reading a hundred quantities', read, 'the same by a unit library', reference);
 await benchTank();
+// A browser has to be there and the web built; without them the other rows stand all the same.
+await benchDrag().catch((error: Error) => console.log(`dragging the level: not measured, ${error.message}`));
+process.exit(0);

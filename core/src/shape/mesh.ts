@@ -78,10 +78,21 @@ let over = new Float64Array(1024);
  * @param height mm along it
  * @example below(prism(square, 'x', 0, 1), [0, 0, 1], 0.5).volume // half of it
  */
-export function below({ vertices, triangles }: Mesh, up: Point3, height: number): Below {
-  const ux = up[0];
-  const uy = up[1];
-  const uz = up[2];
+export function below(mesh: Mesh, up: Point3, height: number): Below {
+  sweep(mesh, up[0], up[1], up[2], height);
+  return { volume: swept[0]!, moment: [swept[1]!, swept[2]!, swept[3]!], surface: swept[4]! };
+}
+
+/** Only the volume, with nothing allocated; for searches. mm³ */
+export function volumeBelow(mesh: Mesh, up: Point3, height: number): number {
+  sweep(mesh, up[0], up[1], up[2], height);
+  return swept[0]!;
+}
+
+/** What the last sweep found: volume, moments, surface. */
+const swept = new Float64Array(5);
+
+function sweep({ vertices, triangles }: Mesh, ux: number, uy: number, uz: number, height: number): void {
   const count = vertices.length / 3;
   if (over.length < count) over = new Float64Array(2 * count);
   for (let i = 0; i < count; i++)
@@ -173,9 +184,9 @@ export function below({ vertices, triangles }: Mesh, up: Point3, height: number)
     }
   }
   volume /= 6;
-  return {
-    volume,
-    moment: [mx / 24 + volume * ox, my / 24 + volume * oy, mz / 24 + volume * oz],
-    surface: Math.abs(surface) / 2,
-  };
+  swept[0] = volume;
+  swept[1] = mx / 24 + volume * ox;
+  swept[2] = my / 24 + volume * oy;
+  swept[3] = mz / 24 + volume * oz;
+  swept[4] = Math.abs(surface) / 2;
 }

@@ -7,7 +7,7 @@ type Flat = [number, number];
 export interface Section {
   /** Outline, mm along the axis and up. */
   outline: Flat[];
-  /** Convex parts, in the order of the solid’s cells when it is the profile that is seen, else one. */
+  /** Its parts, in the order of the solid’s cells when it is the profile that is seen, else one. */
   parts: Flat[][];
   /** Is it the profile, whose hump and sump are seen? */
   isProfile: boolean;
@@ -48,7 +48,7 @@ export function sectionOf(shape: TankShape, axis: Axis = profileAxis(shape)): Se
 }
 
 /**
- * The fuel in a section: its convex parts cut off at a surface.
+ * The fuel in a section: its parts cut off at a surface.
  *
  * @param heights of the surface in each part, as `surfaceAt` and `trappedFuel` give them; one for all, or one a part
  * @returns polygons, mm
@@ -66,7 +66,7 @@ export function fuelInSection(shape: TankShape, axis: Axis, tilt: Tilt, heights:
     .filter((p) => p.length > 2);
 }
 
-/** The part of a convex polygon where `over` is not above zero. */
+/** The part of a polygon where `over` is not above zero; its area is right also where the polygon is not convex. */
 function cut(points: readonly Flat[], over: (p: Flat) => number): Flat[] {
   return points.flatMap((p, i): Flat[] => {
     const q = points[(i + 1) % points.length]!;

@@ -2,7 +2,7 @@ import { outlineOf, type Outline } from './outline.ts';
 import { below, prism, together, type Mesh } from './mesh.ts';
 import type { Point3, TankShape } from './types.ts';
 
-/** A convex part of a tank: fuel in it stands at one level. */
+/** A part of a tank whose floor is convex, so that what fuel it holds is one pool at any tilt. */
 export interface Cell {
   mesh: Mesh;
   /** mm³ */
@@ -19,7 +19,7 @@ export interface Portal {
   points: Float64Array;
 }
 
-/** A tank as one closed mesh, and as convex cells with the openings between them. */
+/** A tank as one closed mesh, and as cells with the openings between them. */
 export interface Solid {
   outline: Outline;
   mesh: Mesh;
@@ -34,7 +34,7 @@ const known = new WeakMap<TankShape, Solid>();
 /**
  * The solid of a shape, built once for each shape object.
  *
- * @example solidOf(lobes).cells.length // 5: two lobes, two flanks, the bridge
+ * @example solidOf(lobes).cells.length // 3: two lobes with their flanks, and the top of the hump
  */
 export function solidOf(shape: TankShape): Solid {
   const before = known.get(shape);
@@ -57,22 +57,53 @@ export function solidFrom(outline: Outline): Solid {
     const mesh = prism(list, axis, from, to);
     return cells.push({ mesh, volume: below(mesh, UP, OVER_ALL).volume, points: list }) - 1;
   };
-  let before: { slab: Slab; index: number }[] = [];
+  let before: Column[] = [];
+  const close = (column: Column) => {
+    column.index = add([...column.floor, ...[...column.roof].reverse()], 0, depth);
+  };
+  const openings: { left: Column; right: Column; at: number; lo: number; hi: number }[] = [];
   for (const row of slabs) {
-    const now = row.map((slab) => ({ slab, index: add(corners(slab), 0, depth) }));
-    for (const left of before)
-      for (const right of now) {
-        const lo = Math.max(left.slab.floor[1], right.slab.floor[0]);
-        const hi = Math.min(left.slab.roof[1], right.slab.roof[0]);
-        if (hi - lo > 1e-9)
-          portals.push({
-            a: left.index,
-            b: right.index,
-            points: Float64Array.from([0, depth].flatMap((d) => [lo, hi].flatMap((z) => at(right.slab.from, d, z)))),
-          });
+    const touches = (a: Column, b: Slab) =>
+      Math.min(a.roof.at(-1)![1], b.roof[0]) - Math.max(a.floor.at(-1)![1], b.floor[0]);
+    const now = row.map((slab): Column => {
+      const left = before.filter((c) => touches(c, slab) > 1e-9);
+      const only = left.length === 1 ? left[0]! : null;
+      if (only && goesOn(only, slab) && row.filter((s) => touches(only, s) > 1e-9).length === 1) {
+        only.floor.push([slab.to, slab.floor[1]]);
+        only.roof.push([slab.to, slab.roof[1]]);
+        return only;
       }
+      const fresh: Column = {
+        floor: [
+          [slab.from, slab.floor[0]],
+          [slab.to, slab.floor[1]],
+        ],
+        roof: [
+          [slab.from, slab.roof[0]],
+          [slab.to, slab.roof[1]],
+        ],
+        index: -1,
+      };
+      for (const other of left)
+        openings.push({
+          left: other,
+          right: fresh,
+          at: slab.from,
+          lo: Math.max(other.floor.at(-1)![1], slab.floor[0]),
+          hi: Math.min(other.roof.at(-1)![1], slab.roof[0]),
+        });
+      return fresh;
+    });
+    for (const column of before) if (!now.includes(column)) close(column);
     before = now;
   }
+  before.forEach(close);
+  for (const { left, right, at: h, lo, hi } of openings)
+    portals.push({
+      a: left.index,
+      b: right.index,
+      points: Float64Array.from([0, depth].flatMap((d) => [lo, hi].flatMap((z) => at(h, d, z)))),
+    });
   if (sump) {
     const index = cells.length;
     const [x, y] = [sump.x, sump.y];
@@ -115,20 +146,25 @@ interface Slab {
   roof: [number, number];
 }
 
-const corners = ({ from, to, floor, roof }: Slab): [number, number][] =>
-  (
-    [
-      [from, floor[0]],
-      [to, floor[1]],
-      [to, roof[1]],
-      [from, roof[0]],
-    ] as [number, number][]
-  ).filter(([h, z], i, all) => {
-    const [ph, pz] = all[(i + 3) % 4]!;
-    return h !== ph || z !== pz;
-  });
+/** Slabs that hang together, with one floor and one roof. */
+interface Column {
+  floor: [number, number][];
+  roof: [number, number][];
+  /** Of the cell it became. */
+  index: number;
+}
 
-/** Upright cuts through every corner leave trapezoids, which are convex. */
+/** Does a slab carry a column on: same ends where they meet, and a floor that bends upward or not at all? */
+function goesOn({ floor, roof }: Column, slab: Slab): boolean {
+  const [a, b] = [floor.at(-2)!, floor.at(-1)!];
+  const slope = (b[1] - a[1]) / (b[0] - a[0]);
+  const next = (slab.floor[1] - slab.floor[0]) / (slab.to - slab.from);
+  return (
+    Math.abs(b[1] - slab.floor[0]) < 1e-9 && Math.abs(roof.at(-1)![1] - slab.roof[0]) < 1e-9 && next >= slope - 1e-9
+  );
+}
+
+/** Upright cuts through every corner leave trapezoids. */
 function cutIntoSlabs(points: readonly [number, number][]): Slab[][] {
   const places = [...new Set(points.map((p) => p[0]))].sort((a, b) => a - b);
   const sides = points.map((p, i) => [p, points[(i + 1) % points.length]!] as const);

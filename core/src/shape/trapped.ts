@@ -1,6 +1,6 @@
 import { InputError } from '../errors/index.ts';
 import { LITRE } from './contents.ts';
-import { below } from './mesh.ts';
+import { below, volumeBelow } from './mesh.ts';
 import { solidOf, type Solid } from './solid.ts';
 import { level as flat, upOf, type Point3, type TankShape, type Tilt } from './types.ts';
 
@@ -57,25 +57,36 @@ export function trappedFuel(shape: TankShape, outlet: Point3, tilt: Tilt = flat)
 /** Only how much stays; for searches. mm³ */
 export function trappedVolume(solid: Solid, start: number, outlet: Point3, up: Point3): number {
   const levels = standing(solid, start, dot(up, outlet), up);
+  const { cells } = solid;
   let volume = 0;
-  solid.cells.forEach((cell, c) => {
-    const [lo, hi] = ends(cell.mesh.vertices, up);
-    if (levels[c]! >= hi) volume += cell.volume;
-    else if (levels[c]! > lo) volume += below(cell.mesh, up, levels[c]!).volume;
-  });
+  for (let c = 0; c < cells.length; c++) {
+    const cell = cells[c]!;
+    const at = levels[c]!;
+    if (at >= highest(cell.mesh.vertices, up)) volume += cell.volume;
+    else if (at > lowest(cell.mesh.vertices, up)) volume += volumeBelow(cell.mesh, up, at);
+  }
   return volume;
 }
 
 const dot = (a: Point3, b: Point3): number => a[0] * b[0] + a[1] * b[1] + a[2] * b[2];
 
-function ends(v: Float64Array, [ux, uy, uz]: Point3): [number, number] {
-  let [lo, hi] = [Infinity, -Infinity];
+/** Least height of some corners, x, y, z in turn. */
+function lowest(v: Float64Array, up: Point3): number {
+  let lo = Infinity;
   for (let i = 0; i < v.length; i += 3) {
-    const d = ux * v[i]! + uy * v[i + 1]! + uz * v[i + 2]!;
+    const d = up[0] * v[i]! + up[1] * v[i + 1]! + up[2] * v[i + 2]!;
     if (d < lo) lo = d;
+  }
+  return lo;
+}
+
+function highest(v: Float64Array, up: Point3): number {
+  let hi = -Infinity;
+  for (let i = 0; i < v.length; i += 3) {
+    const d = up[0] * v[i]! + up[1] * v[i + 1]! + up[2] * v[i + 2]!;
     if (d > hi) hi = d;
   }
-  return [lo, hi];
+  return hi;
 }
 
 /**
@@ -85,7 +96,8 @@ function ends(v: Float64Array, [ux, uy, uz]: Point3): [number, number] {
 function standing({ cells, portals }: Solid, start: number, outlet: number, up: Point3): Float64Array {
   const levels = new Float64Array(cells.length).fill(Infinity);
   levels[start] = outlet;
-  const sills = portals.map((p) => ends(p.points, up)[0]);
+  const sills = new Float64Array(portals.length);
+  for (let i = 0; i < portals.length; i++) sills[i] = lowest(portals[i]!.points, up);
   const relax = (from: number, to: number, sill: number) => {
     const reached = Math.max(levels[from]!, sill);
     if (reached >= levels[to]!) return false;
@@ -110,7 +122,7 @@ function pockets({ cells, portals }: Solid, levels: Float64Array, up: Point3): n
   const owner = cells.map((_, i) => i);
   const find = (i: number): number => (owner[i] === i ? i : (owner[i] = find(owner[i]!)));
   for (const { a, b, points } of portals) {
-    const sill = ends(points, up)[0];
+    const sill = lowest(points, up);
     if (Math.abs(levels[a]! - levels[b]!) < 1e-9 && sill < levels[a]! - 1e-9) owner[find(a)] = find(b);
   }
   const groups = new Map<number, number[]>();
@@ -135,10 +147,16 @@ export function cellAt(solid: Solid, [x, y, z]: Point3): number {
   return inside;
 }
 
-/** Is a place inside a convex polygon that runs counter-clockwise? */
+/** Is a place inside a polygon, or on its edge? Counts the sides above it. */
 function within(points: readonly [number, number][], h: number, z: number): boolean {
-  return points.every(([ah, az], i) => {
+  let inside = false;
+  for (let i = 0; i < points.length; i++) {
+    const [ah, az] = points[i]!;
     const [bh, bz] = points[(i + 1) % points.length]!;
-    return (bh - ah) * (z - az) - (bz - az) * (h - ah) >= -1e-6;
-  });
+    const off = (bh - ah) * (z - az) - (bz - az) * (h - ah);
+    const along = (h - ah) * (h - bh) <= 1e-9 && (z - az) * (z - bz) <= 1e-9;
+    if (along && Math.abs(off) <= 1e-6 * Math.hypot(bh - ah, bz - az)) return true;
+    if (ah > h !== bh > h && z < az + ((bz - az) * (h - ah)) / (bh - ah)) inside = !inside;
+  }
+  return inside;
 }

@@ -41,7 +41,18 @@ export class JobStore {
     };
   };
 
+  /** A page that is left must not hold a connection: a browser has six for one server, and a page put aside keeps its own. */
+  private rest = (): void => {
+    this.stream?.close();
+    this.stream = null;
+  };
+  private wake = (event: PageTransitionEvent): void => {
+    if (event.persisted) void this.catchUp();
+  };
+
   private async open(): Promise<void> {
+    globalThis.addEventListener?.('pagehide', this.rest);
+    globalThis.addEventListener?.('pageshow', this.wake);
     this.stopHearing = onDelivered((jobId, accepted, refused) => {
       if (jobId !== this.jobId) return;
       this.pending = this.pending.filter((e) => !refused.includes(e.id));
@@ -95,8 +106,9 @@ export class JobStore {
   }
 
   private close(): void {
-    this.stream?.close();
-    this.stream = null;
+    globalThis.removeEventListener?.('pagehide', this.rest);
+    globalThis.removeEventListener?.('pageshow', this.wake);
+    this.rest();
     this.stopHearing?.();
     this.stopHearing = null;
   }

@@ -19,7 +19,13 @@ export function useLive(jobId: string, kind: InstrumentKind, channel: string, on
     if (!on) return undefined;
     const source = new EventSource(`/api/jobs/${jobId}/instruments/${kind}/stream?channel=${channel}`);
     source.onmessage = (event) => setReading(JSON.parse(String(event.data)) as Reading);
-    return () => source.close();
+    // A page that is put aside gives its connection back.
+    const rest = () => source.close();
+    addEventListener('pagehide', rest);
+    return () => {
+      removeEventListener('pagehide', rest);
+      rest();
+    };
   }, [jobId, kind, channel, on]);
   return reading;
 }

@@ -90,7 +90,7 @@ export function makeCall(
     soak: weak.length > 0 ? { what: 'strap fasteners', minutes: 20 } : null,
     why: {
       mass: `empty tank ${rangeInWords(estimateOf(vehicle, vehicle.tank.emptyMass), 1)} kg, ${vehicle.fuel} ${rangeInWords(aboard, 1)} L; one may take ${shop.alone} kg off a jack, two ${shop.two} kg, by shop rule`,
-      takeOut: `litres at which the tank weighs ${shop.alone} kg at its heavy end; ${state.fuel.steps.length === 0 ? 'no witness yet, so anything up to a full tank' : `witnesses: ${state.fuel.steps.map((s) => witnessWord[s.kind]).join(', ')}`}`,
+      takeOut: `litres at which the tank weighs ${shop.alone} kg at its heavy end; for two, ${rangeInWords(litresToTakeOut(vehicle, aboard, shop.two).litres, 1)} L out are enough; ${state.fuel.steps.length === 0 ? 'no witness yet, so anything up to a full tank' : `witnesses: ${state.fuel.steps.map((s) => witnessWord[s.kind]).join(', ')}`}`,
       minutes: `${lower.stops} stops down on typical figures, every joint made singly on the way up, ${AROUND.typ} min for gates, draining and proving; bench work comes on top`,
       test: test.why,
       couldStop:

@@ -48,6 +48,14 @@ describe('at gate 1', () => {
     expect(gate('capOnly', { reading: 3 }).item.outcome).toBe('good');
     expect(gate('runDry', { instead: 'engineDied' }).item.outcome).toBe('doubtful');
   });
+  test('a tank found sealed on the job turns the ways round, and back again', () => {
+    const write = logWriter('job');
+    const open = write('opened', { name: 'Van', complaint: 'level', vehicle: rail, gauge: 0.5 });
+    const told = (value: string) => foldJob(null, [open, write('answer', { question: 'sealed tank', value })])!;
+    expect(schoolsFor(told('yes'))[0]!.id).toBe('ownProcedure');
+    expect(schoolsFor(told('no'))[0]!.id).toBe('runDry');
+    expect(rail.tank.sealed).toBeUndefined();
+  });
   test('a sealed tank takes no word for a reading', () => {
     const sealed = { ...rail, tank: { ...rail.tank, sealed: true } };
     expect(gate('ownProcedure', { instead: 'engineDied' }, sealed).item.outcome).toBe('bad');

@@ -50,6 +50,15 @@ export function neededFor(state: JobState): Needed[] {
   if (complaint === 'pump') need('pump', 'pump or module', 'part', 'always', 1, 'the complaint');
   if (complaint === 'level') need('sender', 'level sender', 'part', 'always', 1, 'the complaint');
   if (complaint === 'biggerTank') need('tank', 'the other tank', 'part', 'always', 1, 'the complaint');
+  if (complaint === 'biggerTank' || complaint === 'pump')
+    need(
+      'adapters',
+      'adapters from line to port, size by size',
+      'part',
+      'ifBad',
+      1,
+      'the chain of sizes is only whole when every step of it lies on the bench',
+    );
   if (complaint === 'pump' || complaint === 'badFuel') {
     need('strainer', 'strainer', 'part', 'always', 1, 'what killed the old pump sits in it');
     need('filter', 'fuel filter', 'part', 'always', 1, 'cut the old one open: it tells where the dirt came from');

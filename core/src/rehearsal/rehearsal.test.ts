@@ -7,7 +7,8 @@ const VEHICLES = 1000;
 function harness(count: number, margins?: { overshoot: number; eye: number }): Descent[] {
   return Array.from({ length: count }, (_, i) => {
     const rng = seeded(1000 + i);
-    const vehicle: VehicleFile = i % 4 < 2 ? archetypes[i % 2]! : randomVehicle(archetypes[i % 2]!, rng);
+    const vehicle: VehicleFile =
+      i % 2 === 0 ? archetypes[(i / 2) % archetypes.length]! : randomVehicle(archetypes[i % archetypes.length]!, rng);
     return descend(vehicle, truthInside(vehicle, rng), rng, margins ? { margins } : {});
   });
 }

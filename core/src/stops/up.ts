@@ -54,7 +54,8 @@ export function nextUp(state: TankState): UpStop {
   const here = drop(state);
   const first = open[0]?.from ?? 0;
   const target = Math.min(here, Math.max(first, tested ? 0 : (test ?? 0)));
-  const kind = target === 0 ? 'home' : !tested && test !== null && target <= test ? 'test' : 'up';
+  // Where every joint is reached at home, home is the test stop first: the key is never turned before gate 4.
+  const kind = !tested && target <= (test ?? 0) ? 'test' : target === 0 ? 'home' : 'up';
   return upStopAt(state, target, kind, open);
 }
 

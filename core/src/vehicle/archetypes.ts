@@ -1,11 +1,24 @@
 import crosswise from './archetypes/crosswise.json' with { type: 'json' };
+import floor from './archetypes/floor.json' with { type: 'json' };
+import pads from './archetypes/pads.json' with { type: 'json' };
 import rail from './archetypes/rail.json' with { type: 'json' };
+import seat from './archetypes/seat.json' with { type: 'json' };
+import upright from './archetypes/upright.json' with { type: 'json' };
+import wing from './archetypes/wing.json' with { type: 'json' };
 import { InputError } from '../errors/index.ts';
 import type { FuelKind } from '../fluid/index.ts';
 import type { FeedKind, Mounting, VehicleFile } from './types.ts';
 
 /** Ordinary vehicle files with wide ranges, basis `typical`: where a vehicle nobody measured starts from. */
-export const archetypes: readonly VehicleFile[] = [rail, crosswise] as unknown as VehicleFile[];
+export const archetypes: readonly VehicleFile[] = [
+  rail,
+  crosswise,
+  seat,
+  upright,
+  wing,
+  floor,
+  pads,
+] as unknown as VehicleFile[];
 
 export interface FirstSight {
   mounting: Mounting;
@@ -20,12 +33,12 @@ export interface FirstSight {
  * The vehicle file a job starts from when nobody measured the vehicle: the archetype of its mounting with what was
  * seen from below. A carburettor or diesel system is not assumed to have other lines; the first look tells.
  *
- * @throws InputError when there is no file yet for this mounting
+ * @throws InputError for a mounting that there is not
  * @example fileFromSight({ mounting: 'rail', fuel: 'petrol', feed: 'injected', material: 'plastic', name: 'On the lift' })
  */
 export function fileFromSight(sight: FirstSight): VehicleFile {
   const base = archetypes.find((file) => file.mounting === sight.mounting);
-  if (!base) throw new InputError('mounting', sight.mounting, 'a mounting with a vehicle file: rail or crosswise');
+  if (!base) throw new InputError('mounting', sight.mounting, archetypes.map((file) => file.mounting).join(', '));
   return {
     ...structuredClone(base),
     name: sight.name,

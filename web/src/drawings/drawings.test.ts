@@ -20,7 +20,11 @@ function some(seed: number): JobState {
   const rng = seeded(seed);
   const write = logWriter('job');
   let state = foldJob(null, [
-    write('opened', { name: 'Van', complaint: 'pump', vehicle: randomVehicle(archetypes[seed % 2]!, rng) }),
+    write('opened', {
+      name: 'Van',
+      complaint: 'pump',
+      vehicle: randomVehicle(archetypes[seed % archetypes.length]!, rng),
+    }),
   ])!;
   for (let i = 0; i < 1 + (seed % 4) && !state.out; i++) {
     const stop = nextStop(state);

@@ -101,6 +101,7 @@ describe('one way in', () => {
     server.mode = 'up';
     deliver();
     await until(async () => (await inOutbox()).length === 0);
+    await until(() => lineState().refused.length > 0);
     expect(lineState().refused.map((r) => r.text)).toEqual(['there is nothing to take back']);
     expect(server.log.map((e) => e.kind)).toEqual(['opened', 'note']);
     await letGo(lineState().refused[0]!.id);

@@ -1,6 +1,9 @@
 import { commonPractice } from '../../basis/index.ts';
 import type { Entry, JobState } from '../types.ts';
 
+/** Is the tank sealed and under pressure by design? Then only its own procedure lets it go. */
+export const SEALED = 'sealed tank';
+
 /**
  * An answer to a question that matters also moves what the planner works with. By eye a line is only ever judged shorter
  * for certain: “more” moves what is likely, never the end that keeps it from being pulled.
@@ -14,6 +17,8 @@ export function answered(state: JobState, { question, value }: Extract<Entry, { 
       state.slack[id] = { ...slack, typ: (slack.lo + slack.typ) / 2, hi: slack.typ, basis: commonPractice };
     if (value === 'long') state.slack[id] = { ...slack, typ: (slack.typ + slack.hi) / 2, basis: commonPractice };
   }
+  if (question === SEALED)
+    state.vehicle = { ...state.vehicle, tank: { ...state.vehicle.tank, sealed: value === 'yes' } };
   if (what === 'blocks' && value === 'no')
     state.vehicle = {
       ...state.vehicle,

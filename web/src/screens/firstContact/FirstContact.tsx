@@ -96,19 +96,18 @@ export default function FirstContact() {
               <button
                 key={kind.id}
                 type="button"
-                disabled={!kind.hasFile}
                 aria-pressed={on}
                 onClick={() => {
                   setMounting(kind.id);
                   setKnown(null);
                 }}
-                className={`flex flex-col items-center border p-2 text-center ${on ? 'border-[3px] border-ink bg-sheet p-1.5' : kind.hasFile ? 'border-edge' : 'border-dashed border-rule'}`}
+                className={`flex flex-col items-center border p-2 text-center ${on ? 'border-[3px] border-ink bg-sheet p-1.5' : 'border-edge'}`}
               >
-                <span className={`[&_svg]:h-28 [&_svg]:w-auto mid:[&_svg]:h-42 ${kind.hasFile ? '' : 'opacity-35'}`}>
+                <span className="[&_svg]:h-28 [&_svg]:w-auto mid:[&_svg]:h-42">
                   <Chassis mounting={kind.id} height={168} next={on} />
                 </span>
-                <span className={`narrow text-16 mid:text-20 ${kind.hasFile ? '' : 'text-quiet'}`}>{kind.name}</span>
-                <span className="text-16 leading-tight text-quiet">{kind.hasFile ? kind.hint : 'no file yet'}</span>
+                <span className="narrow text-16 mid:text-20">{kind.name}</span>
+                <span className="text-16 leading-tight text-quiet">{kind.hint}</span>
               </button>
             );
           })}
@@ -119,8 +118,10 @@ export default function FirstContact() {
               label="Fuel"
               value={fuel}
               onChoose={setFuel}
+              columns="grid-cols-3"
               options={[
                 { value: 'petrol', label: 'Petrol' },
+                { value: 'e85', label: 'E85' },
                 { value: 'diesel', label: 'Diesel' },
               ]}
             />

@@ -61,6 +61,7 @@ export function Bursts({ onCounted }: { onCounted: (litres: number) => void }) {
           onTake={(r) => r.value !== null && onCounted(r.value)}
         />
       )}
+      {!running && <p className="text-quiet">Commanded by the scan tool, or at the relay; battery on.</p>}
       {!state.signed && (
         <Strap
           data-action="bursts"

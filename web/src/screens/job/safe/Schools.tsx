@@ -1,7 +1,8 @@
-import { SCHOOL, schoolsFor, type School } from '@iron-cradle/core';
+import { SCHOOL, SEALED, schoolsFor, type School } from '@iron-cradle/core';
 import { useState } from 'react';
 import { useJob } from '../../../log/useJob.ts';
 import { Shape } from '../../../look/Shapes.tsx';
+import { Choice } from '../../../ui/Choice.tsx';
 import { Sheet } from '../../../ui/Sheet.tsx';
 
 /** How the pressure comes out: one way chosen, its steps in order; the others a tap away. */
@@ -43,7 +44,16 @@ export function Schools() {
         </button>
       )}
       <Sheet open={open} onClose={() => setOpen(false)} title="How the pressure comes out">
-        <ul className="ruled border-y border-rule">
+        <Choice
+          label="Is the tank sealed, under pressure by design?"
+          value={state.answers[SEALED] ?? (state.vehicle.tank.sealed ? 'yes' : null)}
+          onChoose={(value) => void enter('answer', { question: SEALED, value })}
+          options={[
+            { value: 'yes', label: 'Sealed' },
+            { value: 'no', label: 'Not sealed' },
+          ]}
+        />
+        <ul className="ruled mt-4 border-y border-rule">
           {schools.map((school) => (
             <li key={school.id}>
               <button

@@ -1,0 +1,51 @@
+import { commonPractice, shopRule } from '../basis/index.ts';
+import type { Estimate } from '../estimate/index.ts';
+
+/** What this shop drains with. Where a shop starts; common practice, no source. */
+export interface DrainKit {
+  /** L/min; null where there is none. */
+  transferPump: Estimate | null;
+  /** m */
+  siphon: { bore: number; length: number } | null;
+}
+
+/** The kit as a shop types it: a rated flow in L/min, a bore in mm, a length in m. A rated flow is seldom reached. */
+export function kitOf(kit: { transferPump: number | null; siphonBore: number | null; siphonLength: number }): DrainKit {
+  const { transferPump: flow, siphonBore: bore, siphonLength: length } = kit;
+  return {
+    transferPump: flow === null ? null : { lo: flow * 0.6, typ: flow, hi: flow * 1.4, basis: shopRule },
+    siphon: bore === null ? null : { bore: bore / 1000, length },
+  };
+}
+
+export const startingKit: DrainKit = {
+  transferPump: { lo: 4, typ: 7, hi: 10, basis: commonPractice },
+  siphon: { bore: 0.01, length: 2 },
+};
+
+/** What was seen that decides between the ways; as the answers of a job say it. */
+export interface DrainFacts {
+  /** The filler cap will not open. */
+  capShut?: boolean;
+  /** The plug was opened and nothing came; or there is none. */
+  plug?: 'silent' | 'none';
+  /** From the hose's free end up to the fuel, m; not above zero: the end is higher than the fuel. */
+  hoseHead?: number;
+  /** It is made safe already: on the lift, pressure out. */
+  madeSafe?: boolean;
+  /** A second tank is aboard, with room. */
+  otherTank?: boolean;
+}
+
+/** The facts as the log's answers hold them. @example drainFacts({ 'cap opens': 'no' }).capShut // true */
+export function drainFacts(answers: Readonly<Record<string, string>>, madeSafe = false): DrainFacts {
+  const head = Number(answers['hose head'] ?? NaN);
+  const plug = answers['drain plug'];
+  return {
+    ...(madeSafe ? { madeSafe } : {}),
+    ...(answers['cap opens'] === 'no' ? { capShut: true } : {}),
+    ...(plug === 'silent' || plug === 'none' ? { plug } : {}),
+    ...(Number.isFinite(head) ? { hoseHead: head } : {}),
+    ...(answers['second tank'] === 'yes' ? { otherTank: true } : {}),
+  };
+}

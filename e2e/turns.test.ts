@@ -164,6 +164,7 @@ test('quick tests: a ground that loses too much halts the drop, mended it does n
 
 test('the theme is kept, the gauge moves by keys, the why of a line opens', async () => {
   await ines.go('/jobs/demo-van-9/plan');
+  await ines.sees('Ask the vehicle');
   await ines.tap('button[aria-label="night theme"]');
   await ines.go('/next');
   expect(await ines.page.evaluate(() => document.documentElement.dataset.theme)).toBe('night');

@@ -118,8 +118,9 @@ test('nothing threw an error on any view', () => expect(ines.errors).toEqual([])
   const shots: [string, string, string, keyof typeof sizes, 'day' | 'night'][] = [
     ['bays', '/', 'Next vehicle', 'wide', 'day'],
     ['call', '/jobs/demo-van-9/plan', 'Ask the vehicle', 'wide', 'day'],
+    ['quote', '/jobs/demo-van-9/quote', 'Without options', 'wide', 'day'],
     ['make-safe-phone', '/jobs/demo-van-9/safe', 'Is the pressure out?', 'phone', 'day'],
-    ['drain', '/jobs/demo-van-4/drain', 'Where it goes', 'wide', 'day'],
+    ['drain', '/jobs/demo-minibus/drain', 'Where it goes', 'wide', 'day'],
     ['drop', '/jobs/demo-van-4/drop', 'Something holds', 'wide', 'day'],
     ['drop-night', '/jobs/demo-van-4/drop', 'Something holds', 'wide', 'night'],
     ['drop-phone', '/jobs/demo-van-4/drop', 'Something holds', 'phone', 'day'],

@@ -93,22 +93,24 @@ export function TankPanel() {
         </div>
       )}
       {behind.map((pocket) => (
-        <div key={pocket.where} className="py-2" data-stays={pocket.where}>
-          <p className="narrow text-20">
-            {pocket.litres.lo < 0.5
-              ? `Up to ${roundTo(pocket.litres.hi, 0.5)} L may`
-              : `${rangeInWords(pocket.litres, 0.5)} L`}{' '}
-            stay {pocket.where}
-          </p>
-          <p className="text-quiet" aria-live="polite">
-            {sentence ??
-              (search.progress !== null
-                ? `looking for the tilt that frees it, ${Math.round(search.progress * 100)} %`
-                : search.best
-                  ? 'no tilt within reach of the jacks frees enough of it'
-                  : 'the search was stopped')}
-          </p>
-          <div className="flex flex-wrap gap-3 pt-2">
+        <div key={pocket.where} className="flex flex-wrap items-center gap-x-5 gap-y-2 py-2" data-stays={pocket.where}>
+          <div className="min-w-56 flex-1">
+            <p className="narrow text-20">
+              {pocket.litres.lo < 0.5
+                ? `Up to ${roundTo(pocket.litres.hi, 0.5)} L may`
+                : `${rangeInWords(pocket.litres, 0.5)} L`}{' '}
+              stay {pocket.where}
+            </p>
+            <p className="text-quiet" aria-live="polite">
+              {sentence ??
+                (search.progress !== null
+                  ? `looking for the tilt that frees it, ${Math.round(search.progress * 100)} %`
+                  : search.best
+                    ? 'no tilt within reach of the jacks frees enough of it'
+                    : 'the search was stopped')}
+            </p>
+          </div>
+          <div className="flex gap-3">
             {search.best && sentence && (
               <button
                 type="button"

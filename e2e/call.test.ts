@@ -52,6 +52,23 @@ describe('the call', () => {
     expect(await asked()).not.toContain('slack vent');
   }, 30_000);
 
+  test('a line is measured with a string: too short says so; over a rail it pulls tight at 126 mm', async () => {
+    await ines.tap('[data-action=take-back]');
+    await ines.page.waitForSelector('[data-question="slack vent"]');
+    await ines.tap('::-p-xpath(//*[@data-question="slack vent"]//button[contains(., "Measure it")])');
+    await ines.type('From the clip to the port', '300');
+    await ines.type('Length of the line', '290');
+    await ines.sees('at least the 300 mm');
+    await ines.type('Length of the line', '350');
+    await ines.type('Rail it runs over', '100');
+    await ines.sees('the rail needs both');
+    await ines.type('Rail above the clip', '20');
+    await ines.picture('string');
+    // √((350 − √(100² + 20²))² − 200²) − 20 = 126.68, worked by hand.
+    await ines.tapText('It pulls tight at 126 mm');
+    await arrives('demo-van-9', 'answer', { question: 'slack vent', value: '126' });
+  }, 30_000);
+
   test('the ways in stand beside each other, each with what it costs or why not', async () => {
     await ines.tap('button[aria-label^="why: Drop it"]');
     const text = await ines.page.$eval('[aria-label="ways in"]', (e) => (e as unknown as HTMLElement).innerText);

@@ -59,6 +59,11 @@ describe('questions that matter', () => {
     expect(long.slack.vent!.typ).toBeGreaterThan(state.slack.vent!.typ);
     expect(questions(short).map((q) => q.id)).not.toContain('slack vent');
   });
+  test('measured with a string it is known, and never asked again', () => {
+    const state = job(rail, { 'slack vent': '83.7' });
+    expect(state.slack.vent).toMatchObject({ lo: 83, typ: 83, hi: 83, basis: { kind: 'measured' } });
+    expect(questions(state).map((q) => q.id)).not.toContain('slack vent');
+  });
   test('a thing that is not in the way comes off no more', () => {
     const before = makeCall(job(crosswise));
     const after = makeCall(job(crosswise, { 'blocks exhaust': 'no' }));

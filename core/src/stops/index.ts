@@ -17,3 +17,4 @@ export {
   gridNearest,
   type Margins,
 } from './margins.ts';
+export { slackFromString, slackReleased, tautLength, type Place, type StringLine, type StringSlack } from './string.ts';

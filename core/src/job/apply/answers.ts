@@ -1,4 +1,5 @@
 import { commonPractice } from '../../basis/index.ts';
+import { exactly } from '../../estimate/index.ts';
 import type { Entry, JobState } from '../types.ts';
 
 /** Is the tank sealed and under pressure by design? Then only its own procedure lets it go. */
@@ -15,6 +16,9 @@ export function answered(state: JobState, { question, value }: Extract<Entry, { 
   if (what === 'slack' && slack) {
     if (value === 'short')
       state.slack[id] = { ...slack, typ: (slack.lo + slack.typ) / 2, hi: slack.typ, basis: commonPractice };
+    const mm = Number(value);
+    // Measured with a string: then it is known, both ends of it.
+    if (value !== '' && Number.isFinite(mm) && mm >= 0) state.slack[id] = exactly(Math.floor(mm));
     if (value === 'long') state.slack[id] = { ...slack, typ: (slack.typ + slack.hi) / 2, basis: commonPractice };
   }
   if (question === SEALED)

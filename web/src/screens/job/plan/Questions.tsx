@@ -1,10 +1,13 @@
 import { rangeInWords, witnessWord, type CallQuestion } from '@iron-cradle/core';
+import { useState } from 'react';
 import { useJob } from '../../../log/useJob.ts';
 import { WitnessButtons } from '../drain/WitnessButtons.tsx';
+import { StringSheet } from './StringSheet.tsx';
 
 /** At most three questions, each with what it decides and what is at stake; each can be left. */
 export function Questions({ questions }: { questions: readonly CallQuestion[] }) {
   const { state, enter } = useJob();
+  const [measured, setMeasured] = useState<string | null>(null);
   return (
     <section aria-label="ask the vehicle">
       <h2 className="text-20">Ask the vehicle</h2>
@@ -21,7 +24,12 @@ export function Questions({ questions }: { questions: readonly CallQuestion[] })
           </div>
           <p className="pb-3 leading-tight text-quiet">{q.decides}</p>
           {'question' in q.answer ? (
-            <div className="grid grid-cols-3 gap-3">
+            <div className={`grid gap-3 ${q.id.startsWith('slack ') ? 'grid-cols-2' : 'grid-cols-3'}`}>
+              {q.id.startsWith('slack ') && (
+                <button type="button" className="btn" data-action="string" onClick={() => setMeasured(q.id.slice(6))}>
+                  Measure it
+                </button>
+              )}
               {q.answer.choices.map((choice) => (
                 <button
                   key={choice.value}
@@ -54,6 +62,7 @@ export function Questions({ questions }: { questions: readonly CallQuestion[] })
       {!questions.some((q) => 'witness' in q.answer) && (
         <WitnessButtons kinds={['dip', 'sinceEmpty', 'ohms', 'scan']} />
       )}
+      {measured && <StringSheet line={measured} onClose={() => setMeasured(null)} />}
     </section>
   );
 }

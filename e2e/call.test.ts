@@ -1,10 +1,7 @@
-import type { Browser } from 'puppeteer-core';
-import { launch, Person, phone, wide } from './lib/browser.ts';
-import { openShop, type Shop } from './lib/server.ts';
+import { phone, wide, type Person } from './lib/browser.ts';
+import { atWork } from './lib/atWork.ts';
 
 /** Before a bolt is touched: the call, the pressure, the fuel, the quote, tried as a person does. */
-let shop: Shop;
-let browser: Browser;
 let ines: Person;
 interface Logged {
   kind: string;
@@ -26,16 +23,8 @@ const arrives = (job: string, kind: string, body: Record<string, unknown> = {}) 
     body as never,
   );
 
-beforeAll(async () => {
-  shop = await openShop();
-  browser = await launch();
-  ines = await Person.at(browser, shop.base, wide);
-  await ines.signIn('Ines', '2580');
-}, 60_000);
-afterAll(async () => {
-  await browser?.close();
-  await shop?.stop();
-}, 30_000);
+const work = atWork(wide);
+beforeAll(() => void (ines = work.ines));
 
 describe('the call', () => {
   test('asks at most three things, and what is answered is not asked again', async () => {
@@ -296,6 +285,29 @@ describe('the quote', () => {
     expect((await log('demo-van-4')).filter((e) => e.kind === 'approval')).toHaveLength(1);
   }, 30_000);
 });
+
+test.each([
+  ['/jobs/demo-van-9/plan', 'needed'],
+  ['/jobs/demo-van-9/plan', 'tests'],
+  ['/jobs/demo-van-9/safe', 'schools'],
+  ['/jobs/demo-van-9/drain', 'shape'],
+  ['/jobs/demo-van-9/drain', 'seen'],
+  ['/jobs/demo-van-9/drain', 'fuel-moved'],
+])(
+  '%s: the sheet of %s has no serious fault on a phone, by night, and stays within it',
+  async (path, action) => {
+    await ines.page.setViewport(phone);
+    await ines.page.evaluate(() => localStorage.setItem('cradle-theme', 'night'));
+    await ines.go(path);
+    if (action === 'schools') await ines.tapText('pressure');
+    await ines.tap(`[data-action=${action}]`);
+    await ines.page.waitForSelector('[role=dialog]');
+    expect(await ines.seriousFaults()).toEqual([]);
+    expect(await ines.sideways()).toBe(0);
+    await ines.picture(`sheet-${action}`);
+  },
+  30_000,
+);
 
 test('at 390 wide nothing runs over the edge on any of these', async () => {
   await ines.page.setViewport(phone);

@@ -1,23 +1,16 @@
 import type { Browser } from 'puppeteer-core';
 import type { Entry } from '@iron-cradle/core';
-import { launch, Person, phone, wide } from './lib/browser.ts';
-import { openShop, type Shop } from './lib/server.ts';
+import { Person, phone, wide } from './lib/browser.ts';
+import type { Shop } from './lib/server.ts';
+import { atWork } from './lib/atWork.ts';
 
 /** The turns a job can take off the straight way, each as a person meets it. */
 let shop: Shop;
 let browser: Browser;
 let ines: Person;
 
-beforeAll(async () => {
-  shop = await openShop();
-  browser = await launch();
-  ines = await Person.at(browser, shop.base, phone);
-  await ines.signIn('Ines', '2580');
-}, 60_000);
-afterAll(async () => {
-  await browser?.close();
-  await shop?.stop();
-}, 30_000);
+const work = atWork(phone);
+beforeAll(() => ({ shop, browser, ines } = work));
 
 const kinds = async (jobId: string): Promise<string[]> =>
   (await ines.api<{ entries: Entry[] }>(`/jobs/${jobId}/entries`)).entries.map((e) => e.kind);

@@ -1,10 +1,8 @@
-import { readFileSync } from 'node:fs';
-import { createRequire } from 'node:module';
 import type { Browser } from 'puppeteer-core';
-import { launch, Person, phone, upright, wide } from './lib/browser.ts';
-import { openShop, type Shop } from './lib/server.ts';
+import { Person, phone, upright, wide } from './lib/browser.ts';
+import type { Shop } from './lib/server.ts';
+import { atWork } from './lib/atWork.ts';
 
-const axe = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
 let shop: Shop;
 let browser: Browser;
 let ines: Person;
@@ -28,37 +26,13 @@ const views: [name: string, path: string, sees: string][] = [
   ['missing', '/nowhere', 'There is no such page'],
 ];
 
-beforeAll(async () => {
-  shop = await openShop();
-  browser = await launch();
-  ines = await Person.at(browser, shop.base, wide);
-  await ines.signIn('Ines', '2580');
-}, 60_000);
-afterAll(async () => {
-  await browser?.close();
-  await shop?.stop();
-}, 30_000);
+const work = atWork(wide);
+beforeAll(() => ({ shop, browser, ines } = work));
 
 const show = async (path: string, sees: string, theme: 'day' | 'night') => {
   await ines.page.evaluate((t) => localStorage.setItem('cradle-theme', t), theme);
   await ines.go(path);
   await ines.sees(sees);
-};
-
-interface Finding {
-  id: string;
-  impact: string;
-  nodes: { html: string; failureSummary?: string }[];
-}
-const serious = async (): Promise<string[]> => {
-  await ines.page.evaluate(axe);
-  const found = await ines.page.evaluate(
-    async () =>
-      (await (window as unknown as { axe: { run: () => Promise<{ violations: unknown[] }> } }).axe.run()).violations,
-  );
-  return (found as Finding[])
-    .filter((f) => f.impact === 'serious' || f.impact === 'critical')
-    .map((f) => `${f.id}: ${f.nodes[0]!.html.slice(0, 160)}`);
 };
 
 describe.each([
@@ -72,7 +46,7 @@ describe.each([
     async (_, path, sees) => {
       for (const theme of ['day', 'night'] as const) {
         await show(path, sees, theme);
-        if (size !== 'upright') expect(await serious()).toEqual([]);
+        if (size !== 'upright') expect(await ines.seriousFaults()).toEqual([]);
         expect(await ines.sideways()).toBeLessThanOrEqual(0);
       }
     },
@@ -88,7 +62,7 @@ test('sign-in has no serious fault either', async () => {
   ines = new Person(page, shop.base);
   await ines.go('/sign-in');
   await ines.sees('Who is working?');
-  expect(await serious()).toEqual([]);
+  expect(await ines.seriousFaults()).toEqual([]);
   expect(await ines.sideways()).toBeLessThanOrEqual(0);
   ines = before;
   await context.close();

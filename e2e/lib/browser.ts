@@ -1,3 +1,5 @@
+import { readFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
 import puppeteer, { type Browser, type Page } from 'puppeteer-core';
 import { profile } from './server.ts';
 
@@ -23,6 +25,13 @@ export const launch = (userDataDir = profile()): Promise<Browser> =>
 export const phone = { width: 390, height: 844, isMobile: true, hasTouch: true } as const;
 export const wide = { width: 1280, height: 800 } as const;
 export const upright = { width: 800, height: 1280 } as const;
+
+const axe = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
+interface Finding {
+  id: string;
+  impact: string;
+  nodes: { html: string }[];
+}
 
 /** A person at a screen: taps what is seen, counts the taps, and fails on any script error. */
 export class Person {
@@ -107,6 +116,18 @@ export class Person {
 
   async sideways(): Promise<number> {
     return this.page.evaluate(() => document.documentElement.scrollWidth - innerWidth);
+  }
+
+  /** What axe-core finds that would keep somebody from using the page. */
+  async seriousFaults(): Promise<string[]> {
+    await this.page.evaluate(axe);
+    const found = (await this.page.evaluate(
+      async () =>
+        (await (window as unknown as { axe: { run: () => Promise<{ violations: unknown[] }> } }).axe.run()).violations,
+    )) as Finding[];
+    return found
+      .filter((f) => f.impact === 'serious' || f.impact === 'critical')
+      .map((f) => `${f.id}: ${f.nodes[0]!.html.slice(0, 160)}`);
   }
 
   /** Puts the picture under a name when pictures are wanted. */

@@ -19,19 +19,12 @@ import {
 import { below } from './mesh.ts';
 import { outlineOf } from './outline.ts';
 import { solidFrom } from './solid.ts';
-import { randomShape } from './testing.ts';
+import { randomShape, twoLobes } from './testing.ts';
 import { seeded } from '../rehearsal/random.ts';
 
 const box: TankShape = { kind: 'box', length: 1000, width: 400, height: 200 };
 const round: TankShape = { kind: 'cylinder', length: 1000, width: 500, height: 500 };
-const lobes: TankShape = {
-  kind: 'lobes',
-  length: 1000,
-  width: 400,
-  height: 250,
-  over: 'x',
-  hump: { from: 400, to: 640, height: 100, slope: 30 },
-};
+const lobes: TankShape = twoLobes;
 const RAD = Math.PI / 180;
 
 describe('a lying cylinder, by the textbook formula V = L·(r²·acos((r−h)/r) − (r−h)·√(2rh−h²))', () => {

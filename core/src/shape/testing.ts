@@ -1,5 +1,15 @@
 import type { TankShape } from './index.ts';
 
+/** Two lobes of 400 and 360 mm over a hump of 100, flanks of 30. */
+export const twoLobes = {
+  kind: 'lobes',
+  length: 1000,
+  width: 400,
+  height: 250,
+  over: 'x',
+  hump: { from: 400, to: 640, height: 100, slope: 30 },
+} as const satisfies TankShape;
+
 /** Random shapes for the checks and the bench; `rng` gives numbers from 0 to 1. */
 export function randomShape(rng: () => number): TankShape {
   const between = (lo: number, hi: number) => lo + rng() * (hi - lo);

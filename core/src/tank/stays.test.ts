@@ -1,5 +1,6 @@
 import { exactly } from '../estimate/index.ts';
 import { bestTilt, type TankShape } from '../shape/index.ts';
+import { twoLobes } from '../shape/testing.ts';
 import { archetypes, type VehicleFile } from '../vehicle/index.ts';
 import {
   FIRST_FILL,
@@ -19,14 +20,7 @@ const withShape = (shape: TankShape, more: Partial<VehicleFile['tank']> = {}): V
   tank: { ...rail.tank, shape, ...more },
 });
 const exact = (value: number) => ({ lo: value, typ: value, hi: value });
-const lobes: TankShape = {
-  kind: 'lobes',
-  length: 1000,
-  width: 400,
-  height: 250,
-  over: 'x',
-  hump: { from: 400, to: 640, height: 100, slope: 30 },
-};
+const lobes: TankShape = twoLobes;
 /** Area of the profile by hand: rectangle less the trapezoid of the hump. */
 const FULL = (1000 * 250 - ((240 + 180) / 2) * 100) * 400 * 1e-6;
 const minibus = withShape(lobes, { litres: exact(FULL), outlet: { x: 150, y: 200, z: 10 } });

@@ -55,6 +55,12 @@ describe('the hang', () => {
     // One mm of drop is as many px as the scale across times the number stated.
     expect(at.y(100) - at.y(0)).toBeCloseTo(100 * at.scale * at.enlarged, 6);
     expect(at.tank.y).toBeCloseTo(at.y(state.pose.f), 6);
+    // Its outline is the section of its shape, to scale across, inside the place the tank has.
+    const outline = at.outline(at.tank.y);
+    const xs = outline.map((p) => p[0]);
+    expect(Math.max(...xs) - Math.min(...xs)).toBeCloseTo(at.tank.width, 6);
+    expect(Math.min(...outline.map((p) => p[1]))).toBeCloseTo(at.tank.y, 6);
+    expect(Math.max(...outline.map((p) => p[1]))).toBeCloseTo(at.tank.y + at.tank.height, 6);
     const on = bindings(state).filter((b) => b.line);
     expect(at.lines.map((l) => l.id).sort()).toEqual(on.map((b) => b.line!.id).sort());
     for (const line of at.lines) {

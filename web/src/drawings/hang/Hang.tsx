@@ -1,6 +1,7 @@
 import type { JobState, Stop } from '@iron-cradle/core';
 import { rangeInWords } from '@iron-cradle/core';
 import { useId } from 'react';
+import { roundedPath } from '../tank/layout.ts';
 import { HatchDefs, PaintPath } from '../../look/Shapes.tsx';
 import { TagShape } from '../../look/Tag.tsx';
 import { layoutHang, type HangLayout } from './layout.ts';
@@ -18,6 +19,7 @@ export function Hang({ state, stop, ghost, width, height }: HangProps) {
   const hatch = useId();
   const at = layoutHang({ state, stop, ghost, width, height });
   const { frame, tank } = at;
+  const outline = roundedPath(at.outline(tank.y), 9);
   const [first, second] = state.vehicle.ends;
   const nextLine =
     stop.actions.find((a) => a.type === 'part')?.key ?? stop.actions.find((a) => a.type === 'unclip')?.key;
@@ -50,7 +52,7 @@ export function Hang({ state, stop, ghost, width, height }: HangProps) {
         <Blocks at={at} hatch={hatch} />
         {at.ghostY !== null && (
           <path
-            d={tankPath({ ...tank, y: at.ghostY })}
+            d={roundedPath(at.outline(at.ghostY), 9)}
             fill="none"
             stroke="var(--quiet)"
             strokeWidth="1.5"
@@ -68,10 +70,13 @@ export function Hang({ state, stop, ghost, width, height }: HangProps) {
           </text>
         )}
         <g>
-          <path d={tankPath(tank)} fill="var(--sheet)" stroke="none" />
+          <clipPath id={`${hatch}-tank`}>
+            <path d={outline} />
+          </clipPath>
+          <path d={outline} fill="var(--sheet)" stroke="none" />
           <Fuel at={at} state={state} hatch={hatch} />
-          <path d={tankPath(tank)} fill="none" stroke="var(--ink)" strokeWidth="3" strokeLinejoin="round" />
-          <Jack x={tank.x + tank.width / 2} y={tank.y + tank.height} floor={height - 36} />
+          <path d={outline} fill="none" stroke="var(--ink)" strokeWidth="3" strokeLinejoin="round" />
+          <Jack {...padUnder(state, tank)} y={tank.y + tank.height} floor={height - 36} />
         </g>
         {at.parted.map((p) => (
           <Stub key={p.id} {...p} />
@@ -112,12 +117,6 @@ export function Hang({ state, stop, ghost, width, height }: HangProps) {
       </svg>
     </figure>
   );
-}
-
-/** A tank seen from the side, corners cut as a pressed or moulded tank has them. */
-export function tankPath({ x, y, width, height }: { x: number; y: number; width: number; height: number }): string {
-  const c = Math.min(16, height * 0.16);
-  return `M${x} ${y + 6}L${x + c * 1.4} ${y}H${x + width - c * 1.4}L${x + width} ${y + 6}V${y + height - c}L${x + width - c} ${y + height}H${x + c}L${x} ${y + height - c}Z`;
 }
 
 function Label({ line }: { line: HangLayout['lines'][number] }) {
@@ -172,28 +171,30 @@ function Fuel({ at, state, hatch }: { at: HangLayout; state: JobState; hatch: st
   const rows = Math.max(0, Math.floor((floor - at.fuelY.lo) / 6));
   return (
     <g>
-      {at.fuelY.hi < at.fuelY.lo - 3 && (
-        <rect
-          x={tank.x + 4}
-          y={at.fuelY.hi}
-          width={tank.width - 8}
-          height={at.fuelY.lo - at.fuelY.hi}
-          fill={`url(#${hatch})`}
-          opacity="0.55"
-        />
-      )}
-      <path d={`M${tank.x + 2} ${at.fuelY.lo}H${tank.x + tank.width - 2}`} stroke="var(--fuel)" strokeWidth="2" />
-      {Array.from({ length: rows }, (_, i) => (
-        <path
-          key={i}
-          d={`M${tank.x + (i === rows - 1 ? 12 : 3)} ${at.fuelY!.lo + 6 + i * 6}H${tank.x + tank.width - (i === rows - 1 ? 12 : 3)}`}
-          stroke="var(--fuel)"
-          strokeWidth="1"
-        />
-      ))}
+      <g clipPath={`url(#${hatch}-tank)`}>
+        {at.fuelY.hi < at.fuelY.lo - 3 && (
+          <rect
+            x={tank.x}
+            y={at.fuelY.hi}
+            width={tank.width}
+            height={at.fuelY.lo - at.fuelY.hi}
+            fill={`url(#${hatch})`}
+            opacity="0.55"
+          />
+        )}
+        <path d={`M${tank.x} ${at.fuelY.lo}h${tank.width}`} stroke="var(--fuel)" strokeWidth="2" />
+        {Array.from({ length: rows }, (_, i) => (
+          <path
+            key={i}
+            d={`M${tank.x} ${at.fuelY!.lo + 6 + i * 6}h${tank.width}`}
+            stroke="var(--fuel)"
+            strokeWidth="1"
+          />
+        ))}
+      </g>
       <text
-        x={tank.x + tank.width - 12}
-        y={tank.y + tank.height - 8}
+        x={tank.x + tank.width * 0.88}
+        y={tank.y + tank.height * 0.8}
         textAnchor="end"
         className="reading"
         fontSize="14"
@@ -208,8 +209,17 @@ function Fuel({ at, state, hatch }: { at: HangLayout; state: JobState; hatch: st
   );
 }
 
+/** Where the pad stands and how wide it is: under the middle, and over a hump from lobe to lobe. px */
+function padUnder({ vehicle }: JobState, tank: HangLayout['tank']): { x: number; head: number } {
+  const { shape } = vehicle.tank;
+  if (shape.kind !== 'lobes' || shape.over !== 'x') return { x: tank.x + tank.width / 2, head: 92 };
+  const { from, to } = shape.hump;
+  const scale = tank.width / shape.length;
+  return { x: tank.x + ((from + to) / 2) * scale, head: (to - from) * scale + 70 };
+}
+
 /** The jack on the floor: padded head under the middle, ram, cylinder, foot on wheels. */
-function Jack({ x, y, floor }: { x: number; y: number; floor: number }) {
+function Jack({ x, y, floor, head }: { x: number; y: number; floor: number; head: number }) {
   const foot = Math.max(floor, y + 40);
   const body = Math.min(foot - 14, Math.max(y + 26, foot - 74));
   return (
@@ -220,8 +230,8 @@ function Jack({ x, y, floor }: { x: number; y: number; floor: number }) {
       <path d={`M${x - 62} ${foot - 4}l14 -10h96l14 10Z`} />
       <circle cx={x - 48} cy={foot - 5} r="5" />
       <circle cx={x + 48} cy={foot - 5} r="5" />
-      <rect x={x - 46} y={y + 2} width="92" height="6" fill="var(--ink)" />
-      <path d={`M${x - 40} ${y + 8}h80l-10 8h-60Z`} />
+      <rect x={x - head / 2} y={y + 2} width={head} height="6" fill="var(--ink)" />
+      <path d={`M${x - head / 2 + 6} ${y + 8}h${head - 12}l-10 8h${32 - head}Z`} />
     </g>
   );
 }

@@ -1,4 +1,14 @@
-import { isOn, levelShare, localDrop, shortName, type Holder, type JobState, type Stop } from '@iron-cradle/core';
+import {
+  isOn,
+  levelShare,
+  localDrop,
+  sectionOf,
+  shortName,
+  type Holder,
+  type JobState,
+  type Stop,
+} from '@iron-cradle/core';
+import type { Px } from '../tank/layout.ts';
 
 export interface HangInput {
   state: JobState;
@@ -27,6 +37,8 @@ export interface HangLine {
 export interface HangLayout {
   frame: { x: number; y: number; width: number; height: number };
   tank: { x: number; y: number; width: number; height: number };
+  /** The tank’s own section with its top at a height, px. */
+  outline: (top: number) => Px[];
   ghostY: number | null;
   lines: HangLine[];
   parted: { id: string; tag: number | null; x: number; frameY: number; tankY: number; name: string }[];
@@ -133,12 +145,18 @@ export function layoutHang({ state, stop, ghost, width, height }: HangInput): Ha
         hiY: y(h.limit.hi) + tankHeight,
       };
     });
+  const section = sectionOf(vehicle.tank.shape, 'x').outline;
   const { lo, hi } = state.fuel.aboard;
   const level = (litres: number) => tank.y + tankHeight * (1 - levelShare(vehicle, litres));
   const tickStep = [20, 50, 100].find((step) => step * perMm >= 18) ?? 200;
   return {
     frame,
     tank,
+    outline: (top) =>
+      section.map(([x, z]) => [
+        tank.x + (x / vehicle.tank.shape.length) * tank.width,
+        top + (1 - z / vehicle.tank.shape.height) * tankHeight,
+      ]),
     ghostY: ghost === null || ghost === here ? null : y(Math.min(ghost, deepest)),
     lines,
     parted,

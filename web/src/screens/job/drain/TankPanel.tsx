@@ -92,6 +92,23 @@ export function TankPanel() {
           </button>
         </div>
       )}
+      <div className="flex flex-wrap gap-3 pt-2">
+        {!state.signed && (
+          <button type="button" className="btn" data-action="shape" onClick={() => setShaping(true)}>
+            Shape of the tank
+          </button>
+        )}
+        {!table && (
+          <button
+            type="button"
+            className="btn"
+            onClick={() => setAxis(view === 'x' ? 'y' : 'x')}
+            aria-pressed={view !== main}
+          >
+            {view === 'x' ? 'From the end' : 'From the side'}
+          </button>
+        )}
+      </div>
       {behind.map((pocket) => (
         <div key={pocket.where} className="flex flex-wrap items-center gap-x-5 gap-y-2 py-2" data-stays={pocket.where}>
           <div className="min-w-56 flex-1">
@@ -139,23 +156,6 @@ export function TankPanel() {
           Tipped like this {rangeInWords(stays.litres, 0.5)} L stay; level {rangeInWords(flat.litres, 0.5)} L.
         </p>
       )}
-      <div className="flex flex-wrap gap-3 pt-2">
-        {!state.signed && (
-          <button type="button" className="btn" data-action="shape" onClick={() => setShaping(true)}>
-            Shape of the tank
-          </button>
-        )}
-        {!table && (
-          <button
-            type="button"
-            className="btn"
-            onClick={() => setAxis(view === 'x' ? 'y' : 'x')}
-            aria-pressed={view !== main}
-          >
-            {view === 'x' ? 'From the end' : 'From the side'}
-          </button>
-        )}
-      </div>
       {spill && (
         <p className="pt-2 text-quiet">
           With {rangeInWords({ lo: fuel.aboard.hi, hi: fuel.aboard.hi }, 1)} L in it fuel stands at the {spill.port}{' '}

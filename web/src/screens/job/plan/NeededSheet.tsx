@@ -102,13 +102,13 @@ function YesNo({
         <button
           key={value}
           type="button"
-          className="btn w-16 shrink-0"
+          className="btn w-20 shrink-0"
           aria-pressed={said === value}
           aria-label={`${label} ${value}`}
           data-here={question}
           onClick={() => void enter('answer', { question, value })}
         >
-          {said === value && <Check size={18} aria-hidden />}
+          {said === value && <Check size={18} aria-hidden className="shrink-0" />}
           {value}
         </button>
       ))}

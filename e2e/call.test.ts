@@ -79,6 +79,36 @@ describe('the call', () => {
   }, 30_000);
 });
 
+describe('a vehicle nobody measured', () => {
+  test.each([
+    'Along the rail',
+    'Under the seat',
+    'Behind the axle',
+    'Upright',
+    'In the wing',
+    'In the floor',
+    'Loose on pads',
+  ])(
+    '%s: a few taps to a call with kilograms, hours and a way down',
+    async (mounting) => {
+      await ines.go('/next');
+      await ines.tapText(mounting);
+      await ines.tapText('Level');
+      await ines.tapText('Gauge lies');
+      await ines.tapText('The call');
+      await ines.sees('Ask the vehicle');
+      const text = await ines.text();
+      expect(text).toMatch(/Drop it: [\d.]+ h|Drop it: \d+ min/);
+      expect(text).toMatch(/\d+ drained/);
+      const { entries } = await ines.api<{ entries: Logged[] }>(`/jobs/${ines.jobId()}/entries`);
+      expect(entries.filter((e) => e.kind === 'fuelWitness')).toHaveLength(0);
+      await ines.go(`/jobs/${ines.jobId()}/drop`);
+      await ines.page.waitForSelector('[data-tank], figure, [aria-label="now"]');
+    },
+    30_000,
+  );
+});
+
 describe('make safe', () => {
   test('only ways that fit can be chosen; the gauge is watched while it falls, and entered', async () => {
     await ines.go('/jobs/demo-van-9/safe');

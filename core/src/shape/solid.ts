@@ -137,7 +137,7 @@ export function solidFrom(outline: Outline): Solid {
 }
 
 /** Above every tank, and still a number one can reckon with. mm */
-const OVER_ALL = 1e5;
+const OVER_ALL = 1e4;
 
 interface Slab {
   from: number;

@@ -241,6 +241,7 @@ describe('drain', () => {
   }, 40_000);
 
   test('a can has its label, with a code of the same words', async () => {
+    await ines.sees('cans to have ready');
     await ines.tap('[data-action=fill-can]');
     await ines.tapText('Suspect');
     await ines.type('Litres that went in', '12');

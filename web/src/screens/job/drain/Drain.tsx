@@ -1,4 +1,14 @@
-import { drained, judgeSample, rangeInWords, tankMass, type SampleLook } from '@iron-cradle/core';
+import {
+  drained,
+  judgeSample,
+  litresToTakeOut,
+  rangeInWords,
+  safeFillToday,
+  shareOut,
+  startingCans,
+  tankMass,
+  type SampleLook,
+} from '@iron-cradle/core';
 import { lazy, Suspense, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { useJob } from '../../../log/useJob.ts';
@@ -109,11 +119,17 @@ function Running() {
   const mass = tankMass(state.vehicle, aboard);
   const alone = shop?.alone ?? 25;
   const cans = state.containers.map((c) => Math.round(c.litres * 10) / 10).join(' + ');
+  const wanted = litresToTakeOut(state.vehicle, aboard, alone).litres.hi;
+  const plan = shareOut(wanted, shop?.kit.cans ?? startingCans, safeFillToday(state));
+  const planned =
+    wanted === 0
+      ? 'nothing need come out'
+      : `cans to have ready: ${plan.cans.map((c) => c.capacity).join(' + ')} L${plan.over > 0.5 ? `, and room for ${Math.ceil(plan.over)} L more` : ''}`;
   const counted = steps.filter((s) => s.counts).length;
   const sample = state.answers.sample as SampleLook | undefined;
   const judged = sample ? judgeSample(sample, state.vehicle.fuel) : null;
   const rows: [string, string][] = [
-    [`${Math.round(out * 10) / 10} L out`, cans ? `cans ${cans}` : 'no can yet'],
+    [`${Math.round(out * 10) / 10} L out`, cans ? `cans ${cans}` : planned],
     [
       `${rangeInWords(aboard, 1)} L aboard`,
       `${counted} ${counted === 1 ? 'witness' : 'witnesses'}; drained the usual way ${rangeInWords(drained(state.vehicle, aboard), 1)} L stay`,

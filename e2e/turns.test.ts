@@ -31,7 +31,7 @@ test('a wrong PIN says how many tries are left and keeps the name', async () => 
   const context = await browser.createBrowserContext();
   const page = await context.newPage();
   await page.setViewport(phone);
-  page.setDefaultTimeout(8000);
+  page.setDefaultTimeout(20_000);
   const bo = new Person(page, shop.base);
   await bo.go('/sign-in');
   await bo.tapText('Bo');
@@ -175,7 +175,7 @@ test('the lead changes the shop’s kilograms and the call changes with them', a
   const context = await browser.createBrowserContext();
   const page = await context.newPage();
   await page.setViewport(wide);
-  page.setDefaultTimeout(8000);
+  page.setDefaultTimeout(20_000);
   const marit = new Person(page, shop.base);
   await marit.signIn('Marit', '3690');
   await marit.go('/shop');

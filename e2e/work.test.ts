@@ -24,7 +24,7 @@ const signedIn = async (viewport: Parameters<typeof Person.at>[2], base = shop.b
   const context = await browser.createBrowserContext();
   const page = await context.newPage();
   await page.setViewport(viewport);
-  page.setDefaultTimeout(8000);
+  page.setDefaultTimeout(20_000);
   const person = new Person(page, base);
   await person.signIn('Ines', '2580');
   return person;

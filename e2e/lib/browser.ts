@@ -52,7 +52,7 @@ export class Person {
   static async at(browser: Browser, base: string, viewport: Parameters<Page['setViewport']>[0]): Promise<Person> {
     const page = await browser.newPage();
     await page.setViewport(viewport);
-    page.setDefaultTimeout(8000);
+    page.setDefaultTimeout(20_000);
     return new Person(page, base);
   }
 

@@ -81,6 +81,8 @@ test('server killed, reload, still away: the stop is there, and arrives once the
   await ines.tap('[data-action=as-said]');
   await ines.page.waitForSelector('[data-band=away]');
   await ines.sees('2 entries are kept here');
+  // Long enough that everything the application asks for anew has failed for good.
+  await wait(6000);
   await ines.page.reload({ waitUntil: 'load' });
   await ines.sees('2 entries are kept here');
   await ines.page.waitForSelector('[data-action=take-back]', { visible: true });

@@ -55,7 +55,15 @@ const router = createBrowserRouter([
 
 export function App() {
   return (
-    <PersistQueryClientProvider client={client} persistOptions={{ persister, maxAge: 30 * 24 * 3_600_000 }}>
+    <PersistQueryClientProvider
+      client={client}
+      persistOptions={{
+        persister,
+        maxAge: 30 * 24 * 3_600_000,
+        // Also what could not be asked again: with the server away who is signed in must still be known after a reload.
+        dehydrateOptions: { shouldDehydrateQuery: (query) => query.state.data !== undefined },
+      }}
+    >
       <Suspense fallback={<p className="p-6 text-quiet">Opening…</p>}>
         <RouterProvider router={router} />
       </Suspense>

@@ -26,8 +26,9 @@ export interface FuelAboard {
 }
 
 /**
- * Litres aboard from all witnesses together. Each is carried to now by what was counted out and in since; a witness
- * that leaves no common value with the others is named and left out, the newer of the two counts.
+ * Litres aboard from all witnesses together, each carried to now by what was counted out and in since. Of those that
+ * cannot all be true the ones count that most sources stand behind, and where they are as many, the newest: a pump that
+ * ran dry does not outvote a scale and a gauge, a plug that is dry does outvote a needle. The others are named.
  *
  * @param out litres counted into containers so far
  * @param filled litres put in so far
@@ -43,38 +44,68 @@ export function fuelAboard(
 ): FuelAboard {
   const capacity = file.tank.litres;
   const everything = estimate(0, capacity.typ / 2, capacity.hi, { kind: file.basis });
-  let together: Estimate = everything;
-  const steps: FuelAboard['steps'] = [];
-  const contradictions: string[] = [];
-  let agreeing: { kind: WitnessKind; said: Estimate }[] = [];
-  for (const witness of witnesses) {
-    const said = clamp(carried(witness, out, filled), 0, capacity.hi);
-    if (senderSuspect && witnessSource[witness.kind] === 'sender') {
-      steps.push({ id: witness.id, kind: witness.kind, said, together, agrees: true, counts: false });
-      continue;
-    }
-    const against = agreeing.filter((other) => contradict(other.said, said));
-    if (against.length > 0 || contradict(together, said)) {
-      for (const other of against)
-        contradictions.push(`${witnessWord[other.kind]} and ${witnessWord[witness.kind]} do not agree`);
-      if (against.length === 0) contradictions.push(`${witnessWord[witness.kind]} does not fit the others together`);
-      // The newest look at the tank is worth more than an older one that it cannot be true with.
-      agreeing = agreeing.filter((other) => !contradict(other.said, said));
-      together = agreeing.reduce((sum, other) => narrowOr(sum, other.said), said);
-    } else together = narrow(together, said, computed('what the witnesses have in common'));
-    agreeing.push({ kind: witness.kind, said });
-    steps.push({ id: witness.id, kind: witness.kind, said, together, agrees: against.length === 0, counts: true });
-  }
-  const sources = [...new Set(agreeing.map((w) => witnessSource[w.kind]))];
-  const aboard =
-    agreeing.length > 0
-      ? together
-      : clamp(carried({ litres: everything, outBefore: 0, inBefore: 0 }, out, filled), 0, capacity.hi);
-  return { aboard, steps, sources, contradictions };
+  const told = witnesses.map((witness): Told => ({
+    id: witness.id,
+    kind: witness.kind,
+    said: clamp(carried(witness, out, filled), 0, capacity.hi),
+    counts: !(senderSuspect && witnessSource[witness.kind] === 'sender'),
+  }));
+  const counting = told.filter((w) => w.counts);
+  const believed = mostBelieved(counting);
+  const steps = told.map((w, i) => ({
+    ...w,
+    together: common(mostBelieved(told.slice(0, i + 1).filter((x) => x.counts)), everything),
+    agrees: !w.counts || believed.includes(w),
+  }));
+  const contradictions = counting
+    .filter((w) => !believed.includes(w))
+    .flatMap((w) =>
+      believed
+        .filter((other) => contradict(other.said, w.said))
+        .map((other) => (counting.indexOf(other) < counting.indexOf(w) ? [other, w] : [w, other]))
+        .map(([first, second]) => `${witnessWord[first!.kind]} and ${witnessWord[second!.kind]} do not agree`),
+    );
+  const nobody = clamp(carried({ litres: everything, outBefore: 0, inBefore: 0 }, out, filled), 0, capacity.hi);
+  return {
+    aboard: believed.length > 0 ? common(believed, everything) : nobody,
+    steps,
+    sources: [...new Set(believed.map((w) => witnessSource[w.kind]))],
+    contradictions: [...new Set(contradictions)],
+  };
 }
 
-const narrowOr = (a: Estimate, b: Estimate): Estimate =>
-  contradict(a, b) ? a : narrow(a, b, computed('what the witnesses have in common'));
+interface Told {
+  id: string;
+  kind: WitnessKind;
+  said: Estimate;
+  counts: boolean;
+}
+
+/**
+ * The largest set that can be true together: ranges that share a point share it at the low end of one of them. Most
+ * sources first, then the set with the newest witness, then the most witnesses.
+ */
+function mostBelieved(list: readonly Told[]): Told[] {
+  let best: Told[] = [];
+  const rank = (set: readonly Told[]): number[] => [
+    new Set(set.map((w) => witnessSource[w.kind])).size,
+    Math.max(-1, ...set.map((w) => list.indexOf(w))),
+    set.length,
+  ];
+  for (const { said } of list) {
+    const set = list.filter((w) => w.said.lo <= said.lo && said.lo <= w.said.hi);
+    const [a, b] = [rank(set), rank(best)];
+    const first = a.findIndex((value, i) => value !== b[i]);
+    if (best.length === 0 || (first >= 0 && a[first]! > b[first]!)) best = set;
+  }
+  return best;
+}
+
+const common = (list: readonly Told[], everything: Estimate): Estimate =>
+  list.reduce(
+    (sum, { said }) => narrow(sum, said, computed('what the witnesses have in common')),
+    list.length > 0 ? list[0]!.said : everything,
+  );
 
 /** What a witness of then means now: less what came out since, plus what went in, each counted to ±3 %. */
 function carried(witness: Pick<Witness, 'litres' | 'outBefore' | 'inBefore'>, out: number, filled: number): Estimate {

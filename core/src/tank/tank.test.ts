@@ -60,6 +60,30 @@ describe('what they say together', () => {
     expect(told.sources).toEqual(['drain plug']);
   });
 
+  test('a pump that ran dry does not outvote a scale and a gauge, however often it says so', () => {
+    const heavy = [witness('gauge', 0.75), witness('weight', 60)];
+    const dry = fuelAboard(rail, [...heavy, witness('ranDry', null), witness('bursts', 10)], 0, 0);
+    // 60 kg less 9 to 20 of empty tank is 50 to 72 L of petrol: nowhere near the 6 a dry pick-up leaves.
+    expect(dry.aboard.lo).toBeGreaterThan(40);
+    expect(dry.sources).toEqual(['sender', 'weight']);
+    expect(dry.contradictions).toEqual([
+      'gauge and pump or siphon ran dry do not agree',
+      'weighed and pump or siphon ran dry do not agree',
+      'gauge and bursts until it ran dry do not agree',
+      'weighed and bursts until it ran dry do not agree',
+    ]);
+    expect(dry.steps.map((s) => s.agrees)).toEqual([true, true, false, false]);
+  });
+  test('two new sources against one old: the new ones count, whatever order the others came in', () => {
+    const told = fuelAboard(rail, [witness('gauge', 1), witness('plugDry', null), witness('dip', 5)], 0, 0);
+    expect(told.sources).toEqual(['drain plug', 'level']);
+    expect(told.aboard.hi).toBeLessThanOrEqual(6);
+    expect(told.contradictions).toHaveLength(2);
+  });
+  test('a count and the dry pump it ends in are one source', () => {
+    expect(fuelAboard(rail, [witness('ranDry', null), witness('bursts', 30)], 0, 0).sources).toEqual(['pick-up']);
+  });
+
   test('never negative, never more than the tank holds, never NaN', () => {
     const reading = fc.tuple(
       fc.constantFrom<WitnessKind>('gauge', 'plugDry', 'ranDry', 'scan'),

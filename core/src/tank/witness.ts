@@ -20,7 +20,8 @@ export const witnessSource: Record<WitnessKind, string> = {
   dip: 'level',
   levelSeen: 'level',
   weight: 'weight',
-  bursts: 'bursts counted',
+  // They end where the pump runs dry: a blocked strainer would fool the count and the dry pump alike.
+  bursts: 'pick-up',
   plugDry: 'drain plug',
   ranDry: 'pick-up',
 };

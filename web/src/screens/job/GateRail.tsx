@@ -68,7 +68,7 @@ export function GateRail({ gate, pass, onPassed, body }: GateRailProps) {
         <p className="max-w-prose pt-1 text-quiet">{current.item.caution}</p>
         <div className="pt-4">{body?.(current)}</div>
       </div>
-      <div className="sticky bottom-0 z-10 grid gap-3 border-t border-rule bg-sheet p-4 mid:p-6">
+      <div className="gate-foot sticky bottom-0 z-10 grid gap-3 border-t border-rule bg-sheet p-4 mid:p-6">
         <div className="min-h-16">
           <VerdictView
             key={current.item.id}
@@ -76,7 +76,7 @@ export function GateRail({ gate, pass, onPassed, body }: GateRailProps) {
             {...(current.excepted ? { title: `Excepted: ${current.excepted.reason}` } : {})}
           />
         </div>
-        {!state.signed && (
+        {!state.signed && current.item.answers.length > 0 && (
           <div className="grid grid-cols-2 gap-3 mid:grid-cols-3">
             {current.item.answers.map((a) => (
               <button
@@ -90,11 +90,6 @@ export function GateRail({ gate, pass, onPassed, body }: GateRailProps) {
                 {a.label}
               </button>
             ))}
-            {!current.through && (
-              <button type="button" className="btn" onClick={() => setExcepting(true)}>
-                Lead decides
-              </button>
-            )}
           </div>
         )}
         <Strap
@@ -104,7 +99,14 @@ export function GateRail({ gate, pass, onPassed, body }: GateRailProps) {
         >
           {passed ? 'Go on' : pass}
         </Strap>
-        <TakeBack />
+        <div className="flex items-center justify-between gap-3">
+          <TakeBack />
+          {!state.signed && !current.through && (
+            <button type="button" className="btn shrink-0" onClick={() => setExcepting(true)}>
+              Lead decides
+            </button>
+          )}
+        </div>
       </div>
       <ExceptionSheet open={excepting} onClose={() => setExcepting(false)} gate={gate} item={current.item} />
     </section>

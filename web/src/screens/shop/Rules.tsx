@@ -36,7 +36,17 @@ const groups: { title: string; ids: Figure[] }[] = [
 ];
 
 /** The shop’s own figures: what one may lift, what it takes, what it drains with. */
-export function Rules({ shop, may: allowed }: { shop: Shop; may: boolean }) {
+export function Rules({
+  shop,
+  may: allowed,
+  kept,
+  onKept,
+}: {
+  shop: Shop;
+  may: boolean;
+  kept: boolean;
+  onKept: (kept: boolean) => void;
+}) {
   const client = useQueryClient();
   const [bays, setBays] = useState(shop.bays);
   const form = useForm({ defaultValues: asText(shop) });
@@ -59,7 +69,11 @@ export function Rules({ shop, may: allowed }: { shop: Shop; may: boolean }) {
           jackLowered: number(v.jackLowered),
         },
       }),
-    onSuccess: () => client.invalidateQueries({ queryKey: ['shop'] }),
+    onMutate: () => onKept(false),
+    onSuccess: async () => {
+      await client.invalidateQueries({ queryKey: ['shop'] });
+      onKept(true);
+    },
   });
   return (
     <form
@@ -141,7 +155,12 @@ export function Rules({ shop, may: allowed }: { shop: Shop; may: boolean }) {
         {save.error?.message ?? ''}
       </p>
       {allowed ? (
-        <Strap type="submit">{save.isSuccess ? 'Kept' : 'Keep the rules'}</Strap>
+        <>
+          <p aria-live="polite" className="min-h-6 text-quiet">
+            {kept ? 'Kept: the calls and quotes reckon with these from now on.' : ''}
+          </p>
+          <Strap type="submit">Keep the rules</Strap>
+        </>
       ) : (
         <p className="text-quiet">The lead changes these.</p>
       )}

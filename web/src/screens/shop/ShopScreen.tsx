@@ -15,6 +15,8 @@ export default function ShopScreen() {
   const people = usePeople();
   const signOut = useSignOut();
   const lead = me?.role === 'lead';
+  // Said out here: the form begins anew with what was kept.
+  const [kept, setKept] = useState(false);
   return (
     <>
       <TopBar title={shop.data?.name ?? 'The shop'} hint="the shop" to="/" />
@@ -35,7 +37,9 @@ export default function ShopScreen() {
           </ul>
           {lead && <AddPerson />}
         </section>
-        {shop.data && <Rules key={JSON.stringify(shop.data)} shop={shop.data} may={lead} />}
+        {shop.data && (
+          <Rules key={JSON.stringify(shop.data)} shop={shop.data} may={lead} kept={kept} onKept={setKept} />
+        )}
       </main>
     </>
   );

@@ -15,15 +15,22 @@ import { QuantityField } from '../../../ui/QuantityField.tsx';
 import { VerdictView } from '../../../ui/VerdictView.tsx';
 
 type How = 'under' | 'standing';
+/** Where a lift from a jack to a cart begins, cm; to be typed over. */
+const start = { horizontal: 40, vertical: 60, distance: 30 };
+const fields = [
+  ['horizontal', 'Hands in front of the ankles'],
+  ['vertical', 'Hands above the floor'],
+  ['distance', 'Up or down by'],
+] as const;
 const under: LiftPosture[] = ['lying', 'cramped', 'unstable'];
 
 /** The lift by the method, where the method holds: standing, from the jack to a cart. Under the vehicle it does not. */
 export function Lift() {
   const { state } = useJob();
   const [how, setHow] = useState<How>('under');
-  const [cm, setCm] = useState({ horizontal: 40, vertical: 60, distance: 30 });
+  const [cm, setCm] = useState(start);
   const mass = tankMass(state.vehicle, state.fuel.aboard);
-  const put = (field: keyof typeof cm) => (value: Estimate | null) =>
+  const put = (field: keyof typeof start) => (value: Estimate | null) =>
     value && setCm((old) => ({ ...old, [field]: Math.round(value.typ * 100) }));
   let verdict: Verdict | null = null;
   let problem: string | null = null;
@@ -46,30 +53,17 @@ export function Lift() {
       />
       {how === 'standing' && (
         <div className="grid gap-x-3 mid:grid-cols-3 wide:grid-cols-1">
-          <QuantityField
-            label="Hands in front of the ankles"
-            dimension="length"
-            unit="cm"
-            decimals={0}
-            initial="40"
-            onRead={put('horizontal')}
-          />
-          <QuantityField
-            label="Hands above the floor"
-            dimension="length"
-            unit="cm"
-            decimals={0}
-            initial="60"
-            onRead={put('vertical')}
-          />
-          <QuantityField
-            label="Up or down by"
-            dimension="length"
-            unit="cm"
-            decimals={0}
-            initial="30"
-            onRead={put('distance')}
-          />
+          {fields.map(([field, label]) => (
+            <QuantityField
+              key={field}
+              label={label}
+              dimension="length"
+              unit="cm"
+              decimals={0}
+              initial={String(start[field])}
+              onRead={put(field)}
+            />
+          ))}
         </div>
       )}
       {problem ? <p className="font-semibold text-halt">{problem}</p> : verdict && <VerdictView verdict={verdict} />}

@@ -1,6 +1,6 @@
 import type { Browser } from 'puppeteer-core';
-import type { Entry } from '@iron-cradle/core';
 import { launch, Person, phone } from './lib/browser.ts';
+import { oneJob } from './lib/oneJob.ts';
 import { openShop, type Shop } from './lib/server.ts';
 
 /** One whole job on a phone in an empty shop, with an unknown vehicle, by pointer alone; taps counted where they matter. */
@@ -19,46 +19,7 @@ afterAll(async () => {
   await shop?.stop();
 }, 30_000);
 
-/** Later steps stand on earlier ones: after a failure the rest says so at once, and the screen is kept to be looked at. */
-let broken = '';
-const step = (name: string, work: () => Promise<void>, ms: number) =>
-  test(
-    name,
-    async () => {
-      if (broken) throw new Error(`not tried: “${broken}” failed before`);
-      try {
-        await work();
-      } catch (error) {
-        broken = name;
-        await ines.page.screenshot({ path: '.cradle/journey-failed.png' }).catch(() => undefined);
-        throw error;
-      }
-    },
-    ms,
-  );
-
-const log = async (): Promise<Entry[]> =>
-  (await ines.api<{ entries: Entry[] }>(`/jobs/${ines.jobId()}/entries`)).entries;
-const newest = async (kind: string): Promise<Entry> => {
-  for (let i = 0; i < 50; i++) {
-    const found = (await log()).filter((e) => e.kind === kind).at(-1);
-    if (found) return found;
-    await new Promise((resolve) => setTimeout(resolve, 100));
-  }
-  throw new Error(`no ${kind} arrived`);
-};
-const count = async (kind: string) => (await log()).filter((e) => e.kind === kind).length;
-const arrives = async (kind: string, before: number) => {
-  for (let i = 0; i < 60 && (await count(kind)) <= before; i++) await new Promise((resolve) => setTimeout(resolve, 80));
-  expect(await count(kind)).toBe(before + 1);
-};
-/** Taps and waits until what was entered has arrived. */
-const act = async (selector: string): Promise<void> => {
-  const before = (await log()).length;
-  await ines.tap(selector);
-  for (let k = 0; k < 60 && (await log()).length === before; k++) await new Promise((r) => setTimeout(r, 50));
-};
-const height = () => ines.page.$eval('[data-height]', (e) => Number(e.getAttribute('data-height')));
+const { step, log, newest, count, arrives, act, height } = oneJob(() => ines);
 
 step(
   'an empty shop asks who works there, and lets the first one in',

@@ -33,6 +33,11 @@ interface Finding {
   nodes: { html: string }[];
 }
 
+export interface Logged {
+  kind: string;
+  body: Record<string, unknown>;
+}
+
 /** A person at a screen: taps what is seen, counts the taps, and fails on any script error. */
 export class Person {
   taps = 0;
@@ -79,7 +84,8 @@ export class Person {
       { visible: true },
     );
     await handle!.click({ count: 3 });
-    await handle!.type(text);
+    if (text === '') await handle!.press('Backspace');
+    else await handle!.type(text);
   }
 
   /** Waits until the text stands on the page. */
@@ -110,6 +116,27 @@ export class Person {
 
   async api<T>(path: string): Promise<T> {
     return this.page.evaluate(async (p) => (await fetch(`/api${p}`)).json() as never, path) as Promise<T>;
+  }
+
+  /** The log of a job as the server has it. */
+  async log(jobId: string): Promise<Logged[]> {
+    return (await this.api<{ entries: Logged[] }>(`/jobs/${jobId}/entries`)).entries;
+  }
+
+  /** Waits until the server has an entry of a kind with these fields. */
+  async arrives(jobId: string, kind: string, body: Record<string, unknown> = {}): Promise<void> {
+    await this.page.waitForFunction(
+      async (id, k, want) => {
+        const { entries } = (await (await fetch(`/api/jobs/${id}/entries`)).json()) as { entries?: Logged[] };
+        return (entries ?? []).some(
+          (e) => e.kind === k && Object.entries(want).every(([field, value]) => e.body[field] === value),
+        );
+      },
+      { polling: 200 },
+      jobId,
+      kind,
+      body as never,
+    );
   }
 
   jobId = (): string => /\/jobs\/([^/]+)/.exec(this.page.url())![1]!;

@@ -1,52 +1,8 @@
 import { QueryTypes } from 'sequelize';
 import { archetypes, type Entry } from '@iron-cradle/core';
 import { openShop, ownDatabase, type Shop } from '../../e2e/lib/server.ts';
+import { Tablet } from './tablet.ts';
 import { openDatabase } from '../src/db/connect.ts';
-
-/** A client as a tablet is one: its cookie, its ids. */
-class Tablet {
-  private cookie = '';
-  private n = 0;
-
-  constructor(
-    readonly shop: Shop,
-    readonly name: string,
-  ) {}
-
-  // The answers are of many shapes, and every test says what it expects of its own.
-  // eslint-disable-next-line @typescript-eslint/no-explicit-any
-  async call(method: string, path: string, body?: unknown): Promise<{ status: number; type: string; json: any }> {
-    const response = await fetch(`${this.shop.base}/api${path}`, {
-      method,
-      headers: { cookie: this.cookie, ...(body === undefined ? {} : { 'Content-Type': 'application/json' }) },
-      ...(body === undefined ? {} : { body: typeof body === 'string' ? body : JSON.stringify(body) }),
-    });
-    const set = response.headers.get('set-cookie');
-    if (set) this.cookie = set.split(';')[0]!;
-    const text = await response.text();
-    return {
-      status: response.status,
-      type: response.headers.get('content-type') ?? '',
-      json: text ? JSON.parse(text) : null,
-    };
-  }
-
-  signIn = (personId = 'ines', pin = '2580') => this.call('POST', '/session', { personId, pin });
-
-  entry(jobId: string, kind: string, body: unknown, by = 'ines'): Entry {
-    this.n += 1;
-    return {
-      id: `${this.name}-${jobId}-${this.n}`.padEnd(12, 'x'),
-      jobId,
-      at: new Date(1.7e12 + this.n * 1000).toISOString(),
-      by,
-      kind,
-      body,
-    } as Entry;
-  }
-
-  append = (jobId: string, entries: unknown[]) => this.call('POST', `/jobs/${jobId}/entries`, { entries });
-}
 
 const opened = { name: 'Van', complaint: 'pump', vehicle: archetypes[0]!, gauge: 0.5 };
 let shop: Shop;
@@ -61,22 +17,6 @@ beforeAll(async () => {
   await two.signIn('bo', '1470');
 }, 60_000);
 afterAll(() => shop?.stop(), 30_000);
-
-describe('the shop’s prices and kit', () => {
-  test('are kept by the lead, refused with the field, and none is made up', async () => {
-    const marit = new Tablet(shop, 'marit');
-    await marit.signIn('marit', '3690');
-    const { json: before } = await one.call('GET', '/shop');
-    const { demoPins: _, ...rules } = before as Record<string, unknown> & { kit: object };
-    expect((await one.call('PUT', '/shop', rules)).status).toBe(403);
-    const none = { ...rules, prices: { currency: 'cr', hour: null, disposal: null } };
-    expect((await marit.call('PUT', '/shop', none)).json).toMatchObject({ prices: { hour: null } });
-    const bad = await marit.call('PUT', '/shop', { ...rules, kit: { ...rules.kit, cans: [0] } });
-    expect(bad.status).toBe(400);
-    expect(JSON.stringify(bad.json.errors)).toMatch(/cans/);
-    expect((await marit.call('PUT', '/shop', rules)).json).toMatchObject(rules);
-  });
-});
 
 describe('sign-in', () => {
   test('nothing of a job without it; the PIN is not the hash', async () => {
@@ -295,41 +235,4 @@ describe('faults', () => {
       await db.stop();
     }
   }, 60_000);
-});
-
-describe('instruments', () => {
-  test('the demo’s are simulated and follow the job: list, read, stream', async () => {
-    const { json: list } = await one.call('GET', '/jobs/demo-van-9/instruments');
-    expect((list as { kind: string }[]).map((i) => i.kind).sort()).toEqual(
-      ['flowCounter', 'gasMeter', 'multimeter', 'pressureGauge', 'scale', 'scanTool'].sort(),
-    );
-    const scale = await one.call('GET', '/jobs/demo-van-9/instruments/scale');
-    expect(scale.json).toMatchObject({ kind: 'scale', channel: 'mass', unit: 'kg', simulated: true });
-    expect(scale.json.value).toBeGreaterThan(9);
-    const ohms = await one.call('GET', '/jobs/demo-van-9/instruments/multimeter?channel=senderOhms');
-    expect(ohms.json.text).toMatch(/Ω|open/);
-    const response = await fetch(`${shop.base}/api/jobs/demo-van-9/instruments/pressureGauge/stream`, {
-      headers: { cookie: (one as unknown as { cookie: string }).cookie },
-    });
-    const reader = response.body!.getReader();
-    let text = '';
-    while ((text.match(/data: /g) ?? []).length < 3) text += new TextDecoder().decode((await reader.read()).value);
-    await reader.cancel();
-    for (const line of text.split('\n').filter((l) => l.startsWith('data: ')))
-      expect(JSON.parse(line.slice(6))).toMatchObject({ kind: 'pressureGauge', unit: 'bar' });
-  });
-  test('what there is not is said: an instrument, a channel, a job; nobody reads without signing in', async () => {
-    expect((await one.call('GET', '/jobs/demo-van-9/instruments/spoon')).status).toBe(404);
-    expect((await one.call('GET', '/jobs/demo-van-9/instruments/multimeter?channel=amps')).status).toBe(400);
-    expect((await one.call('GET', '/jobs/nowhere/instruments/scale')).status).toBe(404);
-    expect((await new Tablet(shop, 'stranger').call('GET', '/jobs/demo-van-9/instruments')).status).toBe(401);
-  });
-});
-
-test('a shape that cannot be is refused before the log, with the field', async () => {
-  const entry = one.entry('demo-van-9', 'tankShape', { shape: { kind: 'box', length: 900, width: -1, height: 200 } });
-  const { json } = await one.append('demo-van-9', [entry]);
-  expect(JSON.stringify(json)).toMatch(/width/);
-  const { json: log } = await one.call('GET', '/jobs/demo-van-9/entries');
-  expect((log.entries as Entry[]).some((e) => e.kind === 'tankShape')).toBe(false);
 });

@@ -1,0 +1,67 @@
+import type { Entry } from '@iron-cradle/core';
+import { openShop, type Shop } from '../../e2e/lib/server.ts';
+import { Tablet } from './tablet.ts';
+
+/** What the shop set for itself, its instruments, and what the tank of a job may be. */
+let shop: Shop;
+let one: Tablet;
+
+beforeAll(async () => {
+  shop = await openShop();
+  one = new Tablet(shop, 'one');
+  await one.signIn();
+}, 60_000);
+afterAll(() => shop?.stop(), 30_000);
+
+describe('the shop’s prices and kit', () => {
+  test('are kept by the lead, refused with the field, and none is made up', async () => {
+    const marit = new Tablet(shop, 'marit');
+    await marit.signIn('marit', '3690');
+    const { json: before } = await one.call('GET', '/shop');
+    const { demoPins: _, ...rules } = before as Record<string, unknown> & { kit: object };
+    expect((await one.call('PUT', '/shop', rules)).status).toBe(403);
+    const none = { ...rules, prices: { currency: 'cr', hour: null, disposal: null } };
+    expect((await marit.call('PUT', '/shop', none)).json).toMatchObject({ prices: { hour: null } });
+    const bad = await marit.call('PUT', '/shop', { ...rules, kit: { ...rules.kit, cans: [0] } });
+    expect(bad.status).toBe(400);
+    expect(JSON.stringify(bad.json.errors)).toMatch(/cans/);
+    expect((await marit.call('PUT', '/shop', rules)).json).toMatchObject(rules);
+  });
+});
+
+describe('instruments', () => {
+  test('the demo’s are simulated and follow the job: list, read, stream', async () => {
+    const { json: list } = await one.call('GET', '/jobs/demo-van-9/instruments');
+    expect((list as { kind: string }[]).map((i) => i.kind).sort()).toEqual(
+      ['flowCounter', 'gasMeter', 'multimeter', 'pressureGauge', 'scale', 'scanTool'].sort(),
+    );
+    const scale = await one.call('GET', '/jobs/demo-van-9/instruments/scale');
+    expect(scale.json).toMatchObject({ kind: 'scale', channel: 'mass', unit: 'kg', simulated: true });
+    expect(scale.json.value).toBeGreaterThan(9);
+    const ohms = await one.call('GET', '/jobs/demo-van-9/instruments/multimeter?channel=senderOhms');
+    expect(ohms.json.text).toMatch(/Ω|open/);
+    const response = await fetch(`${shop.base}/api/jobs/demo-van-9/instruments/pressureGauge/stream`, {
+      headers: { cookie: (one as unknown as { cookie: string }).cookie },
+    });
+    const reader = response.body!.getReader();
+    let text = '';
+    while ((text.match(/data: /g) ?? []).length < 3) text += new TextDecoder().decode((await reader.read()).value);
+    await reader.cancel();
+    for (const line of text.split('\n').filter((l) => l.startsWith('data: ')))
+      expect(JSON.parse(line.slice(6))).toMatchObject({ kind: 'pressureGauge', unit: 'bar' });
+  });
+  test('what there is not is said: an instrument, a channel, a job; nobody reads without signing in', async () => {
+    expect((await one.call('GET', '/jobs/demo-van-9/instruments/spoon')).status).toBe(404);
+    expect((await one.call('GET', '/jobs/demo-van-9/instruments/multimeter?channel=amps')).status).toBe(400);
+    expect((await one.call('GET', '/jobs/nowhere/instruments/scale')).status).toBe(404);
+    expect((await new Tablet(shop, 'stranger').call('GET', '/jobs/demo-van-9/instruments')).status).toBe(401);
+  });
+});
+
+test('a shape that cannot be is refused before the log, with the field', async () => {
+  const entry = one.entry('demo-van-9', 'tankShape', { shape: { kind: 'box', length: 900, width: -1, height: 200 } });
+  const { json } = await one.append('demo-van-9', [entry]);
+  expect(JSON.stringify(json)).toMatch(/width/);
+  const { json: log } = await one.call('GET', '/jobs/demo-van-9/entries');
+  expect((log.entries as Entry[]).some((e) => e.kind === 'tankShape')).toBe(false);
+});

@@ -1,0 +1,47 @@
+import type { Entry } from '@iron-cradle/core';
+import type { Shop } from '../../e2e/lib/server.ts';
+
+/** A client as a tablet is one: its cookie, its ids. */
+export class Tablet {
+  private cookie = '';
+  private n = 0;
+
+  constructor(
+    readonly shop: Shop,
+    readonly name: string,
+  ) {}
+
+  // The answers are of many shapes, and every test says what it expects of its own.
+  // eslint-disable-next-line @typescript-eslint/no-explicit-any
+  async call(method: string, path: string, body?: unknown): Promise<{ status: number; type: string; json: any }> {
+    const response = await fetch(`${this.shop.base}/api${path}`, {
+      method,
+      headers: { cookie: this.cookie, ...(body === undefined ? {} : { 'Content-Type': 'application/json' }) },
+      ...(body === undefined ? {} : { body: typeof body === 'string' ? body : JSON.stringify(body) }),
+    });
+    const set = response.headers.get('set-cookie');
+    if (set) this.cookie = set.split(';')[0]!;
+    const text = await response.text();
+    return {
+      status: response.status,
+      type: response.headers.get('content-type') ?? '',
+      json: text ? JSON.parse(text) : null,
+    };
+  }
+
+  signIn = (personId = 'ines', pin = '2580') => this.call('POST', '/session', { personId, pin });
+
+  entry(jobId: string, kind: string, body: unknown, by = 'ines'): Entry {
+    this.n += 1;
+    return {
+      id: `${this.name}-${jobId}-${this.n}`.padEnd(12, 'x'),
+      jobId,
+      at: new Date(1.7e12 + this.n * 1000).toISOString(),
+      by,
+      kind,
+      body,
+    } as Entry;
+  }
+
+  append = (jobId: string, entries: unknown[]) => this.call('POST', `/jobs/${jobId}/entries`, { entries });
+}

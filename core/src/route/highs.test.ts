@@ -1,0 +1,62 @@
+import highsLoader, { type Highs } from 'highs';
+import { seeded } from '../rehearsal/random.ts';
+import { solve } from './index.ts';
+import { highsModel } from './testing/highsModel.ts';
+import { randomModel, type Size } from './testing/randomModel.ts';
+import type { RouteModel } from './types.ts';
+
+const size: Size = {
+  lines: 3,
+  ways: 2,
+  obstructions: 1,
+  clearWays: 2,
+  clear: 120,
+  tilt: 40,
+  clips: 0.3,
+  window: null,
+  direction: 'down',
+  middle: false,
+};
+
+let highs: Highs;
+beforeAll(async () => void (highs = await highsLoader()));
+
+/** Least minutes by the mixed-integer program, null where it says there is no way. */
+function byHighs(model: RouteModel): number | null {
+  const { Status, ObjectiveValue } = highs.solve(highsModel(model), { mip_rel_gap: 0, mip_abs_gap: 1e-6 });
+  if (Status === 'Infeasible') return null;
+  if (Status !== 'Optimal') throw new Error(Status);
+  return ObjectiveValue;
+}
+
+/** Every second model has no way unless it tilts. */
+function models(count: number, more: Partial<Size>, seed: number): RouteModel[] {
+  const out: RouteModel[] = [];
+  for (let i = 0, n = seed; i < count; n++) {
+    const model = randomModel(seeded(n), { ...size, ...more });
+    const flat = { ...model, tilt: { second: 0, first: 0 } };
+    if (i % 2 === 1 && (solve(flat).route !== null || solve(model).route === null)) continue;
+    out.push(model);
+    i += 1;
+  }
+  return out;
+}
+
+describe('against a mixed-integer program on HiGHS, as many stages as things and the goal', () => {
+  test.each<[string, Partial<Size>, number]>([
+    ['down', {}, 120],
+    ['up, read backwards', { direction: 'up' }, 100],
+    ['from the middle', { middle: true }, 80],
+  ])('%s: same feasibility, same least minutes', (_, more, count) => {
+    let ways = 0;
+    for (const model of models(count, more, 4000)) {
+      const ours = solve(model).route?.minutes ?? null;
+      const theirs = byHighs(model);
+      expect(ours === null).toBe(theirs === null);
+      if (ours === null || theirs === null) continue;
+      ways += 1;
+      expect(ours).toBeCloseTo(theirs, 4);
+    }
+    expect(ways).toBeGreaterThan(count / 3);
+  });
+});

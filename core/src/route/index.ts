@@ -1,0 +1,2 @@
+export * from './types.ts';
+export { solve, Stopped, type SolveOptions } from './solve.ts';

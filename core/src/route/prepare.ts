@@ -1,0 +1,133 @@
+import { InputError } from '../errors/index.ts';
+import { moveCost, tiltCost, wayCost } from './cost.ts';
+import { tilts } from './geometry.ts';
+import { STEP, type RouteModel } from './types.ts';
+
+/** Sets of things, ceilings and tilts are two words of bits each. */
+export const MOST = 62;
+
+export interface PreparedWay {
+  id: string;
+  thing: number;
+  x: number;
+  from: number;
+  to: number;
+  /** Whole cost, and what it costs above the thing's cheapest way (all of it where the thing need not be done). */
+  extra: number;
+  /** The cheapest way of its thing. */
+  cheapest: boolean;
+  after: [number, number];
+  before: [number, number];
+}
+
+/** The model sorted by id and turned into bits. */
+export interface Prepared {
+  length: number;
+  clear: number;
+  tilts: number[];
+  things: string[];
+  ways: PreparedWay[];
+  /** Indexes of each thing's ways. */
+  waysOf: number[][];
+  limits: { x: number; at: number; freed: [number, number] }[];
+  must: [number, number];
+  /** Things that some way asks to be still in place, or whose way asks so. */
+  tied: [number, number];
+  /** By thing: things whose ways need it in place. */
+  neededBy: [number, number][];
+  /** Sum of the cheapest ways of all that must be done. */
+  base: number;
+  move: number;
+  tilt: number;
+}
+
+export const bit = (set: readonly [number, number], i: number): boolean => (set[i >> 5]! & (1 << (i & 31))) !== 0;
+export const add = (set: [number, number], i: number): void => void (set[i >> 5]! |= 1 << (i & 31));
+const byId = <T extends { id: string }>(a: T, b: T): number => (a.id < b.id ? -1 : a.id > b.id ? 1 : 0);
+
+/**
+ * Checks a model and turns it into the form the search works on.
+ *
+ * @throws InputError for poses off the grid, too many things, an unknown id, a circle
+ */
+export function prepare(model: RouteModel): Prepared {
+  check(model);
+  const things = [...model.things].sort(byId);
+  const index = new Map(things.map((thing, i) => [thing.id, i]));
+  const setOf = (ids: readonly string[]): [number, number] => {
+    const set: [number, number] = [0, 0];
+    for (const id of ids) add(set, index.get(id)!);
+    return set;
+  };
+  const must = setOf(model.must);
+  const ways: PreparedWay[] = [];
+  const waysOf: number[][] = [];
+  let base = 0;
+  things.forEach((thing, t) => {
+    const sorted = thing.ways
+      .map((way) => ({ way, cost: wayCost(way, model) }))
+      .sort((a, b) => a.cost - b.cost || byId(a.way, b.way));
+    const lowest = bit(must, t) ? (sorted[0]?.cost ?? 0) : 0;
+    base += lowest;
+    waysOf.push(sorted.map((_, i) => ways.length + i));
+    for (const { way, cost } of sorted)
+      ways.push({
+        id: way.id,
+        thing: t,
+        x: thing.x,
+        from: way.from,
+        to: way.to,
+        extra: cost - lowest,
+        cheapest: bit(must, t) && cost === lowest,
+        after: setOf(way.after),
+        before: setOf(way.before ?? []),
+      });
+  });
+  const tied: [number, number] = [0, 0];
+  const neededBy = things.map((): [number, number] => [0, 0]);
+  for (const way of ways)
+    for (let t = 0; t < things.length; t++)
+      if (bit(way.before, t)) {
+        add(tied, t);
+        add(tied, way.thing);
+        add(neededBy[t]!, way.thing);
+      }
+  return {
+    length: model.length,
+    clear: model.clear,
+    tilts: tilts(model),
+    things: things.map((thing) => thing.id),
+    ways,
+    waysOf,
+    limits: model.limits.filter((l) => l.at < model.clear).map((l) => ({ x: l.x, at: l.at, freed: setOf(l.freedBy) })),
+    must,
+    tied,
+    neededBy,
+    base,
+    move: moveCost(model),
+    tilt: tiltCost(model),
+  };
+}
+
+function check(model: RouteModel): void {
+  const { clear, start, goal, things, length } = model;
+  if (!(length > 0)) throw new InputError('length', String(length), 'a length above zero');
+  if (!(clear > 0) || clear % STEP !== 0) throw new InputError('clear', String(clear), 'a multiple of 5 mm above zero');
+  for (const [field, pose] of [
+    ['start', start],
+    ['goal', goal],
+  ] as const)
+    if (![pose.f, pose.r].every((v) => v >= 0 && v <= clear && v % STEP === 0))
+      throw new InputError(field, `${pose.f}, ${pose.r}`, `drops on the 5 mm grid between 0 and ${clear}`);
+  if (things.length > MOST) throw new InputError('things', String(things.length), `at most ${MOST}`);
+  if (model.limits.length > MOST) throw new InputError('limits', String(model.limits.length), `at most ${MOST}`);
+  const known = new Set(things.map((t) => t.id));
+  if (known.size !== things.length) throw new InputError('things', 'one id twice', 'ids used only once');
+  const name = (id: string, field: string) => {
+    if (!known.has(id)) throw new InputError(field, id, 'the id of a thing in this model');
+  };
+  model.must.forEach((id) => name(id, 'must'));
+  for (const limit of model.limits) limit.freedBy.forEach((id) => name(id, 'freedBy'));
+  for (const thing of things)
+    for (const way of thing.ways) [...way.after, ...(way.before ?? [])].forEach((id) => name(id, `${way.id}.after`));
+}

@@ -1,0 +1,65 @@
+import { seeded } from '../rehearsal/random.ts';
+import { solve } from './index.ts';
+import { checkRoute } from './testing/checkRoute.ts';
+import { exhaustive } from './testing/exhaustive.ts';
+import { randomModel, type Size } from './testing/randomModel.ts';
+import type { RouteModel } from './types.ts';
+
+const tiny: Size = {
+  lines: 3,
+  ways: 2,
+  obstructions: 1,
+  clearWays: 2,
+  clear: 40,
+  tilt: 15,
+  clips: 0.4,
+  window: null,
+  direction: 'down',
+  middle: false,
+};
+
+const level = (model: RouteModel): RouteModel => ({ ...model, tilt: { second: 0, first: 0 } });
+
+/** Random models, every second one with no way unless it tilts; both halves are tried out by `exhaustive` below. */
+function models(count: number, size: Size, seed: number): RouteModel[] {
+  const out: RouteModel[] = [];
+  for (let i = 0, n = seed; i < count; n++) {
+    const model = randomModel(seeded(n), size);
+    if (i % 2 === 1 && (solve(level(model)).route !== null || solve(model).route === null)) continue;
+    out.push(model);
+    i += 1;
+  }
+  return out;
+}
+
+describe('against trying everything', () => {
+  const cases: [string, Partial<Size>, number][] = [
+    ['down', {}, 400],
+    ['up, read backwards', { direction: 'up' }, 400],
+    ['from the middle', { middle: true }, 200],
+    ['narrow windows', { window: 5 }, 200],
+  ];
+  test.each(cases)('%s: same feasibility and least cost, half of them need tilt', (_, more, count) => {
+    let [ways, none] = [0, 0];
+    for (const [i, model] of models(count, { ...tiny, ...more }, 17).entries()) {
+      const { route } = solve(model);
+      if (i % 2 === 1) expect(exhaustive(level(model))).toBeNull();
+      const least = exhaustive(model);
+      expect(route === null).toBe(least === null);
+      if (!route || !least) {
+        none += 1;
+        continue;
+      }
+      ways += 1;
+      expect({ minutes: route.minutes, moves: route.moves, two: route.twoPersonMinutes, model: '' }).toEqual({
+        minutes: least.minutes,
+        moves: least.moves,
+        two: least.twoPersonMinutes,
+        model: '',
+      });
+      expect(checkRoute(model, route)).toEqual([]);
+    }
+    expect(ways).toBeGreaterThan(count / 2);
+    expect(none).toBeGreaterThan(0);
+  });
+});

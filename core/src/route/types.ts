@@ -1,0 +1,76 @@
+/** How far the two ends hang below the installed position, mm. */
+export interface Drop {
+  f: number;
+  r: number;
+}
+
+/** One way a thing can be done: between two local drops, in some minutes. */
+export interface RouteWay {
+  id: string;
+  /** Local drops (mm) between which a hand gets there; `to` may be open. */
+  from: number;
+  to: number;
+  minutes: number;
+  people: number;
+  /** Things that must be done first. */
+  after: readonly string[];
+  /** Things that must not be done yet: on the way up, read backwards, what it is made after. */
+  before?: readonly string[];
+}
+
+/** A connection, a clip, an obstruction or a look: something that is done once, in one of several ways. */
+export interface RouteThing {
+  id: string;
+  /** mm from the first end. */
+  x: number;
+  ways: readonly RouteWay[];
+}
+
+/** A ceiling: the tank may not hang lower than `at` there until one of the things named is done. */
+export interface RouteLimit {
+  x: number;
+  /** Local drop, mm. */
+  at: number;
+  freedBy: readonly string[];
+}
+
+/** The whole question: poses on a 5 mm grid, things to do, ceilings, where from and where to. Lengths mm, times minutes. */
+export interface RouteModel {
+  length: number;
+  clear: number;
+  /** How far the second end may hang below the first, and the first below the second. */
+  tilt: { second: number; first: number };
+  start: Drop;
+  goal: Drop;
+  /** What must be done before the goal counts; anything else only where it helps. */
+  must: readonly string[];
+  things: readonly RouteThing[];
+  limits: readonly RouteLimit[];
+  /** Every change of pose, and more where the tilt changes too. */
+  moveMinutes: number;
+  tiltMinutes: number;
+  /** What it costs to call a second pair of hands, for each thing that needs one. */
+  helperMinutes: number;
+}
+
+/** A pose and what is done there, in order. */
+export interface RouteStop {
+  pose: Drop;
+  uses: { thing: string; way: string }[];
+}
+
+export interface Route {
+  stops: RouteStop[];
+  minutes: number;
+  moves: number;
+  twoPersonMinutes: number;
+}
+
+export interface Solved {
+  route: Route | null;
+  /** States looked at, for the bench and for progress. */
+  looked: number;
+}
+
+/** Poses are planned on this grid, mm. */
+export const STEP = 5;

@@ -31,19 +31,20 @@ function work(seed: number) {
   say(1, { air: 'yes', heat: 'yes', support: 'yes', hands: 'yes' });
   log('fuelWitness', { witness: 'plugDry' });
   say(2, { battery: 'yes', jack: 'yes', helper: 'here' });
-  let at = 0;
+  let at = { f: 0, r: 0 };
   for (let i = 0; i < 80 && !state.out; i++) {
     const stop = nextStop(state);
     if (stop.kind === 'held') {
       log('surprise', { what: 'freed', key: stop.holders[0]!.key, more: 100 });
-      truth.slack[splitKey(stop.holders[0]!.key).id] = at + 120;
+      truth.slack[splitKey(stop.holders[0]!.key).id] = Math.max(at.f, at.r) + 120;
       continue;
     }
     const seen = answer(truth, state, stop, at, rng);
     at = seen.reached;
-    const to = stop.kind === 'creep' && seen.taut ? Math.floor(at / 5) * 5 : stop.pose.f;
+    const stopped = Math.floor(at.f / 5) * 5;
+    const to = stop.kind === 'creep' && seen.taut ? { f: stopped, r: stopped } : stop.pose;
     const body = {
-      to: { f: to, r: to },
+      to,
       off: stop.actions.map((a, k) => ({ key: a.key, tag: i * 10 + k + 1, ...(a.way ? { way: a.way } : {}) })),
       capped: [],
       look: { asked: true, tight: seen.tight, nearly: seen.nearly, allFist: false, reachable: seen.reachable },

@@ -1,12 +1,12 @@
-import { isOn } from '../job/apply/tank.ts';
-import type { JobState } from '../job/types.ts';
+import { isOn, localDrop } from '../job/apply/tank.ts';
+import type { JobState, Pose } from '../job/types.ts';
 import { NEARLY, type Stop } from '../stops/index.ts';
 import type { Truth } from './truth.ts';
 
 /** What came of a stop under a vehicle whose truth is hidden. */
 export interface Observation {
-  /** Where the jack really stopped, mm. */
-  reached: number;
+  /** Where the two ends really stopped, mm. */
+  reached: Pose;
   /** Lines that went past their slack outside a creep. */
   pulled: string[];
   /** Obstructions the tank came down on. */
@@ -32,13 +32,13 @@ export const realHands: Hands = { overshoot: 10, eye: 10 };
  * Answers a stop as a person under the vehicle would: the jack may go too far, the eye errs, and only what hangs low
  * enough is seen. The tank state tells what is still attached; the truth tells what that means.
  *
- * @param at where the tank really hangs before the move, mm
+ * @param at where the two ends really hang before the move, mm
  */
 export function answer(
   truth: Truth,
   state: JobState,
   stop: Stop,
-  at: number,
+  at: Pose,
   rng: () => number,
   hands: Hands = realHands,
 ): Observation {
@@ -50,31 +50,40 @@ export function answer(
       .map((clip) => truth.clipSlack[clip.id]!);
     return Math.max(truth.slack[id]!, ...released);
   };
-  const moves = stop.pose.f > state.pose.f;
-  let reached = moves ? stop.pose.f + rng() * hands.overshoot : at;
+  const { length } = state.vehicle;
+  const ends = ['f', 'r'] as const;
+  const to: Pose = { ...at };
+  const over = rng() * hands.overshoot;
+  // The jack overshoots on the way down; an end that is raised is set to the mark.
+  for (const end of ends)
+    if (stop.pose[end] !== state.pose[end]) to[end] = stop.pose[end] + (stop.pose[end] > state.pose[end] ? over : 0);
+  const drop = (x: number) => localDrop(to, x, length);
   let taut: string | null = null;
   if (stop.kind === 'creep') {
     const first = attached
       .filter((line) => stop.watch.includes(`line:${line.id}`))
       .sort((a, b) => slackNow(a.id) - slackNow(b.id))[0];
-    // Hand and eye on the line: the creep ends where it comes taut.
-    if (first && slackNow(first.id) <= reached) {
-      reached = Math.max(at, slackNow(first.id));
+    // Hand and eye on the line: the creep, which is level, ends where it comes taut.
+    if (first && slackNow(first.id) <= to.f) {
+      to.f = to.r = Math.max(at.f, slackNow(first.id));
       taut = first.id;
     }
   }
   const pulled = attached
-    .filter((line) => line.id !== taut && reached > slackNow(line.id) + 1e-9)
+    .filter((line) => line.id !== taut && drop(line.x) > slackNow(line.id) + 1e-9)
     .map((line) => line.id);
-  const struck = Object.keys(truth.blocksAt).filter(
-    (id) => reached > truth.blocksAt[id]! && !state.items.some((item) => item.key === `obstruction:${id}`),
-  );
+  const struck = state.vehicle.obstructions
+    .filter((o) => o.id in truth.blocksAt && drop(o.x) > truth.blocksAt[o.id]!)
+    .map((o) => o.id)
+    .filter((id) => !state.items.some((item) => item.key === `obstruction:${id}`));
   const rest = attached.filter((line) => !stop.actions.some((a) => a.key === `line:${line.id}`));
-  const seen = rest.filter((line) => truth.visibleFrom[line.id]! <= reached);
-  const play = (id: string) => slackNow(id) - reached + (rng() * 2 - 1) * hands.eye;
-  const judged = seen.map((line) => ({ id: line.id, play: play(line.id) }));
+  const seen = rest.filter((line) => truth.visibleFrom[line.id]! <= drop(line.x));
+  const judged = seen.map((line) => ({
+    id: line.id,
+    play: slackNow(line.id) - drop(line.x) + (rng() * 2 - 1) * hands.eye,
+  }));
   return {
-    reached,
+    reached: to,
     pulled,
     struck,
     taut,
@@ -82,7 +91,7 @@ export function answer(
     nearly: judged.filter((j) => j.play >= 5 && j.play < NEARLY).map((j) => j.id),
     reachable: seen
       .filter((line) =>
-        line.part.some((way) => truth.reachFrom[way.id]! <= reached && reached <= truth.reachTo[way.id]!),
+        line.part.some((way) => truth.reachFrom[way.id]! <= drop(line.x) && drop(line.x) <= truth.reachTo[way.id]!),
       )
       .map((line) => line.id),
   };

@@ -1,3 +1,5 @@
+import { localDrop } from '../job/apply/tank.ts';
+import { lineOf } from '../job/names.ts';
 import { foldJob, keyOf, type Bodies, type Entry, type EntryKind, type JobState } from '../job/index.ts';
 import { nextStop, standardMargins, type Margins } from '../stops/index.ts';
 import type { VehicleFile } from '../vehicle/index.ts';
@@ -59,7 +61,7 @@ export function descend(
   const log = <K extends EntryKind>(kind: K, body: Bodies[K]) =>
     void (state = foldJob(state, [write(kind, body)], { margins })!);
   const result: Descent = { end: 'held', stops: 0, creeps: 0, pulled: [], struck: [], heldBy: null, state };
-  let at = 0;
+  let at = { f: 0, r: 0 };
   for (let i = 0; i < MOST_STOPS; i++) {
     const stop = nextStop(state, margins);
     if (stop.kind === 'held') {
@@ -69,7 +71,14 @@ export function descend(
         // Freed at a place no file knows: the plan goes on with what that gives, to the grid.
         const given = Math.floor(more / 5) * 5;
         log('surprise', { what: 'freed', key: first.key, more: given });
-        truth = { ...truth, slack: { ...truth.slack, [first.key.slice(5)]: at + more }, elsewhere: {} };
+        truth = {
+          ...truth,
+          slack: {
+            ...truth.slack,
+            [first.key.slice(5)]: localDrop(at, lineOf(vehicle, first.key.slice(5))!.x, vehicle.length) + more,
+          },
+          elsewhere: {},
+        };
         continue;
       }
       return { ...result, end: 'held', heldBy: first.key, state };
@@ -80,9 +89,10 @@ export function descend(
     else result.stops += 1;
     result.struck.push(...seen.struck);
     result.pulled.push(...seen.pulled);
-    const to = stop.kind === 'creep' && seen.taut ? Math.floor(seen.reached / 5) * 5 : stop.pose.f;
+    const stopped = Math.floor(seen.reached.f / 5) * 5;
+    const to = stop.kind === 'creep' && seen.taut ? { f: stopped, r: stopped } : stop.pose;
     const body = {
-      to: { f: to, r: to },
+      to,
       off: stop.actions.map((a) => ({ key: a.key, ...(a.way ? { way: a.way } : {}) })),
       capped: stop.actions.filter((a) => a.cap).map((a) => a.key),
       look: { asked: true, tight: seen.tight, nearly: seen.nearly, allFist: false, reachable: seen.reachable },

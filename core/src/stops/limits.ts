@@ -1,5 +1,6 @@
 import { isExact, type Estimate } from '../estimate/index.ts';
 import { isOn, localDrop } from '../job/apply/tank.ts';
+import type { Pose } from '../job/types.ts';
 import { keyOf } from '../job/names.ts';
 import { estimateOf, type Connection, type Obstruction, type Range, type Way } from '../vehicle/index.ts';
 import { gridDown, gridUp, type Margins } from './margins.ts';
@@ -65,10 +66,11 @@ const exact = (mm: number): Estimate => ({ lo: mm, typ: mm, hi: mm, basis: { kin
 export const safeUnder = (binding: Pick<Binding, 'limit'>, margins: Margins): number =>
   gridDown(binding.limit.lo) - margins.overshoot;
 
-/** What holds the tank from a drop on, tightest first. */
-export function holdersAt(list: readonly Binding[], drop: number): Holder[] {
+/** What holds the tank from a pose on, tightest first. */
+export function holdersAt(list: readonly Binding[], pose: Pose, length: number): Holder[] {
   return list
-    .map(({ key, name, limit, fast }): Holder => {
+    .map(({ key, name, x, limit, fast }): Holder => {
+      const drop = localDrop(pose, x, length);
       const room = {
         lo: Math.max(0, limit.lo - drop),
         typ: Math.max(0, limit.typ - drop),
@@ -82,9 +84,9 @@ export function holdersAt(list: readonly Binding[], drop: number): Holder[] {
 
 /** Ids of everything that is done: parted lines, released clips, cleared obstructions. */
 export const isDone = (state: TankState, id: string): boolean =>
-  ['line', 'clip', 'obstruction'].some((kind) =>
-    state.items.some((item) => item.key === `${kind}:${id}` && item.state !== 'closed'),
-  );
+  ['line', 'clip', 'obstruction'].some((kind) => isOff(state, `${kind}:${id}`));
+
+export const isOff = (state: TankState, key: string): boolean => cleared(state, key);
 
 /**
  * Can a hand use this way here for certain? Reach begins at its far end and ends at its near end, on the grid inward.
@@ -96,5 +98,6 @@ export function surelyReaches(way: Way, drop: number, seenAt: number | undefined
   return drop >= from && drop <= Math.max(gridDown(way.reachTo.lo), seenAt ?? 0);
 }
 
+/** How far the lower end hangs, mm. */
 export const drop = (state: TankState): number => Math.max(state.pose.f, state.pose.r);
-export const localAt = (state: TankState, x: number): number => localDrop(state.pose, x, state.vehicle.length);
+export const samePose = (a: Pose, b: Pose): boolean => a.f === b.f && a.r === b.r;

@@ -1,3 +1,5 @@
+import { commonPractice } from '../basis/index.ts';
+
 /** What stands between a figure and the tank. mm; common practice, no source. */
 export interface Margins {
   /** A jack goes this much too far. */
@@ -22,3 +24,10 @@ export const CREEP = 10;
 export const gridDown = (mm: number): number => Math.floor(mm / GRID) * GRID;
 export const gridUp = (mm: number): number => Math.ceil(mm / GRID) * GRID;
 export const gridNearest = (mm: number): number => Math.round(mm / GRID) * GRID;
+
+/** One change of height with its look, minutes; common practice, no source. */
+export const MOVE_MINUTES = { lo: 1, typ: 2, hi: 4, basis: commonPractice };
+/** Setting one end lower than the other takes so much more, minutes; common practice, no source. */
+export const TILT_MINUTES = 1;
+/** Calling a second pair of hands from their own work, minutes; common practice, no source. */
+export const HELPER_MINUTES = 5;

@@ -105,7 +105,7 @@ describe('down, worked by hand', () => {
     expect(nextStop(job.state).pose.f).toBe(110);
   });
 
-  test('an obstruction is cleared at the stop before the tank would meet it', () => {
+  test('an obstruction that must go is cleared where a hand first gets to it, before the tank would meet it', () => {
     const pipe = {
       id: 'pipe',
       name: 'pipe',
@@ -116,9 +116,10 @@ describe('down, worked by hand', () => {
       restore: [],
     };
     const job = begin(vehicle([line('a', r(150), r(60))], [pipe]));
-    // From 25 it would go to 140; the pipe stands at 70.
+    // It stands at 70, the line lets 150: at home it is in reach already.
     expect(nextStop(job.state)).toMatchObject({
-      pose: { f: 25 },
+      kind: 'start',
+      pose: { f: 0 },
       actions: [{ type: 'clear', key: 'obstruction:pipe' }],
     });
     job.log('stopDone', at(25));
@@ -155,17 +156,45 @@ describe('down, worked by hand', () => {
 
   test('a height the technician chose says what holds there, without refusing', () => {
     const job = begin(vehicle([line('a', r(60, 70, 80), r(100))]));
-    const deep = stopAt(job.state, 75, 'stop');
+    const deep = stopAt(job.state, { f: 75, r: 75 }, 'stop');
     expect(deep.holders[0]!.room).toMatchObject({ lo: 0, hi: 5 });
     expect(deep.risk?.key).toBe('line:a');
     // Parting it there does not make the way there safe.
-    expect(stopAt(job.state, 110, 'stop')).toMatchObject({
+    expect(stopAt(job.state, { f: 110, r: 110 }, 'stop')).toMatchObject({
       actions: [{ key: 'line:a' }],
       holders: [],
       risk: { key: 'line:a' },
     });
     expect(nextStop(job.state).risk).toBeNull();
     expect(deep.needs).toEqual([{ key: 'line:a', name: 'a', mm: 100 }]);
+  });
+
+  test('where level has no way, one end goes first', () => {
+    // a is short and in reach from 30 only at the front; b at the rear is reached from 60, and the tank waits for it.
+    const front = line('a', r(50), r(20), { x: 100, part: [{ ...line('a', r(1), r(20)).part[0]!, after: ['b'] }] });
+    const file = { ...vehicle([front, line('b', r(90), r(60), { x: 900 })]), tiltLimit: 60 };
+    const flat = begin({ ...file, tiltLimit: 0 });
+    flat.log('stopDone', at(25));
+    flat.log('stopDone', at(40));
+    expect(nextStop(flat.state).kind).toBe('creep');
+    const job = begin(file);
+    job.log('stopDone', at(25));
+    const stop = nextStop(job.state);
+    expect(stop).toMatchObject({ kind: 'stop', actions: [{ key: 'line:b' }, { key: 'line:a' }] });
+    const { f, r: rear } = stop.pose;
+    expect(rear - f).toBeLessThanOrEqual(60);
+    expect(f + (rear - f) * 0.1).toBeLessThanOrEqual(40);
+    expect(f + (rear - f) * 0.9).toBeGreaterThanOrEqual(60);
+    job.log('stopDone', { ...at(25), to: stop.pose, off: [{ key: 'line:b', way: 'b-top' }] });
+    expect(job.state.pulls).toEqual([]);
+    expect(nextStop(job.state)).toMatchObject({ pose: stop.pose, actions: [{ key: 'line:a' }] });
+  });
+
+  test('the way that takes least is chosen, not the first of the file', () => {
+    const dear = { ...line('a', r(1), r(20)).part[0]!, id: 'a-dear', minutes: r(9) };
+    const cheap = { ...line('a', r(1), r(20)).part[0]!, id: 'a-cheap', minutes: r(2) };
+    const job = begin(vehicle([line('a', r(90), r(20), { part: [dear, cheap] })]));
+    expect(nextStop(job.state).actions).toMatchObject([{ key: 'line:a', way: 'a-cheap' }]);
   });
 
   test('a changed plan is said in words', () => {

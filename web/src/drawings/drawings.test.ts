@@ -42,7 +42,7 @@ function some(seed: number): JobState {
 }
 const seeds = Array.from({ length: 60 }, (_, i) => i);
 const hang = (state: JobState) => {
-  const stop = { pose: state.pose, holders: holdersAt(bindings(state), state.pose.f) };
+  const stop = { pose: state.pose, holders: holdersAt(bindings(state), state.pose, state.vehicle.length) };
   return { stop, at: layoutHang({ state, stop, ghost: null, width: 680, height: 580 }) };
 };
 

@@ -22,7 +22,7 @@ export function useDescent() {
   const ahead = useMemo(() => planDescent(state), [state]);
   const stop: Stop = useMemo(() => {
     if (height === null || height === planned.pose.f) return planned;
-    return stopAt(state, height, height <= planned.pose.f && planned.kind === 'creep' ? 'creep' : 'stop');
+    return stopAt(state, { f: height, r: height }, height <= planned.pose.f && planned.kind === 'creep' ? 'creep' : 'stop');
   }, [state, planned, height]);
   const newest = state.kept.at(-1)!.id;
   const bundle = useBundle(`${newest}/${stop.pose.f}`);

@@ -54,7 +54,7 @@ export default function Refit() {
     r: Math.min(state.vehicle.clear, state.pose.r + 10),
   };
   const vapour = vapourFrom(state);
-  const holders = holdersAt(bindings(state), state.pose.f);
+  const holders = holdersAt(bindings(state), state.pose, state.vehicle.length);
   const word = stop.kind === 'test' ? 'Test stop' : stop.kind === 'home' ? 'Home' : 'On the way up';
   return (
     <>

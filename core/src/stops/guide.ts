@@ -1,0 +1,89 @@
+import { localDrop } from '../job/apply/tank.ts';
+import { splitKey } from '../job/names.ts';
+import type { Pose } from '../job/types.ts';
+import { inReach, solve, type Route } from '../route/index.ts';
+import type { Way } from '../vehicle/index.ts';
+import { actionFor, supportsOff } from './actions.ts';
+import { bindings, drop, safeUnder } from './limits.ts';
+import { GRID, type Margins } from './margins.ts';
+import { LOOKED, routeModel, type View } from './model.ts';
+import type { Action, TankState } from './types.ts';
+
+/** The first part of the way with the least minutes: what comes off where the tank hangs, and where it goes next. */
+export interface Guide {
+  actions: Action[];
+  next: Pose | null;
+}
+
+/** A state is never changed, so what was found for it holds. */
+const found = new WeakMap<TankState, Map<string, Route | null>>();
+
+/**
+ * The way down with the least minutes in a view of the ranges, null where there is none.
+ *
+ * @example routeDown(state, 'typical', standardMargins)?.minutes
+ */
+export function routeDown(state: TankState, view: View, margins: Margins): Route | null {
+  const key = `${view}/${margins.overshoot}`;
+  let known = found.get(state);
+  if (!known) found.set(state, (known = new Map()));
+  if (!known.has(key)) known.set(key, solve(routeModel(state, view, margins)).route);
+  return known.get(key)!;
+}
+
+/**
+ * What the search says to do now: a way that is certain if there is one; else one that is certain once a line was looked
+ * at. Null where neither is known, or where something planned was left undone here.
+ */
+export function guide(state: TankState, margins: Margins): Guide | null {
+  const here = drop(state);
+  if (Object.values(state.notDone).some((n) => n.drop === here)) return null;
+  const route = routeDown(state, 'worst', margins) ?? routeDown(state, 'look', margins);
+  if (!route) return null;
+  const [now, next] = route.stops;
+  const actions = now!.uses
+    .filter((use) => !use.thing.startsWith('look:') && !use.way.endsWith(LOOKED))
+    .map((use) =>
+      actionFor(
+        state,
+        use.thing,
+        waysOff(state, use.thing).find((way) => way.id === use.way)!,
+      ),
+    );
+  // Supports come off only once nothing else is left to do at home.
+  return {
+    actions: here === 0 ? [...actions, ...supportsOff(state)] : actions,
+    next: next ? comfortable(state, route, margins) : null,
+  };
+}
+
+/**
+ * The search names the highest pose that will do, where a hand only just gets there. Lower is easier and shows more: as
+ * low as nothing is lost for this stop and the stop after it is not passed.
+ */
+function comfortable(state: TankState, { stops }: Route, margins: Margins): Pose {
+  const model = routeModel(state, 'look', margins);
+  const [, next, after] = stops;
+  const { length } = model;
+  const used = next!.uses.map((use) => {
+    const thing = model.things.find((t) => t.id === use.thing)!;
+    return { x: thing.x, way: thing.ways.find((w) => w.id === use.way)! };
+  });
+  const binding = bindings(state);
+  const fits = (pose: Pose) =>
+    pose.f <= Math.max(after?.pose.f ?? 0, next!.pose.f) &&
+    pose.r <= Math.max(after?.pose.r ?? 0, next!.pose.r) &&
+    used.every(({ x, way }) => inReach(pose, x, way.from, way.to, length)) &&
+    binding.every((b) => localDrop(pose, b.x, length) <= safeUnder(b, margins));
+  let { pose } = next!;
+  for (let lower = pose; fits(lower); lower = { f: lower.f + GRID, r: lower.r + GRID }) pose = lower;
+  return pose;
+}
+
+/** Ways by which a thing of the ledger comes off. */
+function waysOff({ vehicle }: TankState, key: string): readonly Way[] {
+  const { kind, id } = splitKey(key);
+  if (kind === 'line') return vehicle.connections.find((c) => c.id === id)?.part ?? [];
+  if (kind === 'clip') return vehicle.connections.flatMap((c) => c.clips).find((k) => k.id === id)?.ways ?? [];
+  return vehicle.obstructions.find((o) => o.id === id)?.clear ?? [];
+}

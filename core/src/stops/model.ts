@@ -1,0 +1,135 @@
+import { keyOf } from '../job/names.ts';
+import type { RouteModel, RouteThing, RouteWay } from '../route/index.ts';
+import { localDrop } from '../job/apply/tank.ts';
+import { estimateOf, OPEN_REACH, type Way } from '../vehicle/index.ts';
+import { bindings, isDone, isOff } from './limits.ts';
+import { gridDown, gridUp, HELPER_MINUTES, MOVE_MINUTES, TILT_MINUTES, type Margins } from './margins.ts';
+import type { TankState } from './types.ts';
+
+/**
+ * How the ranges are taken.
+ * `worst`: every figure at its bad end: a way found so holds whatever is true. `look`: worst until a look on the line
+ * says otherwise, typical from then on. `typical` and `best`: all figures there.
+ */
+export type View = 'worst' | 'look' | 'typical' | 'best';
+
+/** A look is a thing of its own: `look:feed`. The way that a look opens ends so. */
+export const LOOKED = '~looked';
+
+/** Most tilt that is ever planned, mm from end to end: steeper no jack holds a tank. Common practice, no source. */
+const MOST_TILT = 150;
+
+interface Ends {
+  from: (way: Way) => number;
+  to: (way: Way) => number;
+}
+
+const surely: Ends = { from: (w) => gridUp(w.reachFrom.hi), to: (w) => gridDown(w.reachTo.lo) };
+const likely: Ends = { from: (w) => gridUp(w.reachFrom.typ), to: (w) => gridDown(w.reachTo.typ) };
+const kindly: Ends = { from: (w) => gridUp(w.reachFrom.lo), to: (w) => gridDown(w.reachTo.hi) };
+const ends: Record<View, Ends> = { worst: surely, look: surely, typical: likely, best: kindly };
+
+/**
+ * The way down from here as a question for the exact search: what is on, what it lets, where hands get to. Every ceiling
+ * keeps the margin a jack may overshoot; limits go down to the grid, reaches inward.
+ *
+ * @example solve(routeModel(state, 'worst', standardMargins)).route // null where nothing is certain
+ */
+export function routeModel(state: TankState, view: View, margins: Margins): RouteModel {
+  const { vehicle } = state;
+  const { clear } = vehicle;
+  const things: RouteThing[] = [];
+  const limits: { x: number; at: number; freedBy: string[] }[] = [];
+  const must: string[] = [];
+  const pick = (range: { lo: number; typ: number; hi: number }): number =>
+    range[view === 'best' ? 'hi' : view === 'typical' ? 'typ' : 'lo'];
+  const under = (mm: number) => Math.max(0, gridDown(mm) - margins.overshoot);
+  const keys = keysOf(state);
+  const wayOf = (way: Way, seenAt?: number, e: Ends = ends[view], id = way.id, more: string[] = []): RouteWay => {
+    const to = e.to(way);
+    return {
+      id,
+      from: Math.min(e.from(way), seenAt === undefined ? Infinity : gridUp(seenAt)),
+      to: to >= OPEN_REACH ? OPEN_REACH : Math.max(to, seenAt ?? 0),
+      minutes: way.minutes.typ,
+      people: way.people,
+      after: [...way.after.filter((other) => !isDone(state, other)).map((other) => keys.get(other) ?? other), ...more],
+    };
+  };
+  const list = (ways: readonly Way[], seenAt?: number) => ways.map((way) => wayOf(way, seenAt));
+
+  for (const { key, x, limit, line, obstruction } of bindings(state)) {
+    const free = line?.clips.filter((clip) => !isOff(state, keyOf('clip', clip.id))) ?? [];
+    const at = under(pick(limit));
+    if (line || at < clear) must.push(key);
+    if (!line) {
+      things.push({ id: key, x, ways: list(obstruction?.clear ?? []) });
+      limits.push({ x, at, freedBy: [key] });
+      continue;
+    }
+    const clips = free.map((clip) => ({
+      id: keyOf('clip', clip.id),
+      clip,
+      at: under(pick(estimateOf(vehicle, clip.slack))),
+    }));
+    const more = (than: number) => clips.filter((c) => c.at > than).map((c) => c.id);
+    for (const c of clips) {
+      things.push({ id: c.id, x, ways: list(c.clip.ways) });
+      limits.push({ x, at: Math.max(at, c.at), freedBy: [key, ...more(c.at)] });
+    }
+    const ways = list(line.part, state.reached[line.id]);
+    const freedBy = [key, ...more(at)];
+    const look = view === 'look' && limit.lo < limit.typ ? `look:${line.id}` : null;
+    if (look) {
+      const here = localDrop(state.pose, x, vehicle.length);
+      const seen = gridUp(line.visibleFrom.hi);
+      // What could be seen from here was asked already.
+      const from = seen <= here ? gridUp(here + 1) : seen;
+      things.push({
+        id: look,
+        x,
+        ways: [{ id: look, from, to: OPEN_REACH, minutes: line.lookMinutes, people: 1, after: [] }],
+      });
+      limits.push({ x, at: under(limit.typ), freedBy: [...freedBy] });
+      freedBy.push(look);
+      for (const way of line.part)
+        if (likely.from(way) < surely.from(way) || likely.to(way) > surely.to(way))
+          ways.push(wayOf(way, state.reached[line.id], likely, `${way.id}${LOOKED}`, [look]));
+    }
+    limits.push({ x, at, freedBy });
+    things.push({ id: key, x, ways });
+  }
+  // What never blocks is there only because a line may wait for it.
+  for (const thing of vehicle.obstructions) {
+    const key = keyOf('obstruction', thing.id);
+    if (isOff(state, key) || things.some((t) => t.id === key)) continue;
+    things.push({ id: key, x: thing.x, ways: list(thing.clear) });
+  }
+  const tilt = Math.min(MOST_TILT, gridDown(vehicle.tiltLimit));
+  const known = new Set(things.map((t) => t.id));
+  return {
+    length: vehicle.length,
+    clear,
+    tilt: { second: tilt, first: tilt },
+    start: state.pose,
+    goal: { f: clear, r: clear },
+    must,
+    // A way that waits for something this vehicle does not have can't be used.
+    things: things.map((t) => ({ ...t, ways: t.ways.filter((w) => w.after.every((id) => known.has(id))) })),
+    limits,
+    moveMinutes: MOVE_MINUTES.typ,
+    tiltMinutes: TILT_MINUTES,
+    helperMinutes: HELPER_MINUTES,
+  };
+}
+
+/** Ids of the file → keys of the ledger. */
+function keysOf({ vehicle }: TankState): Map<string, string> {
+  return new Map([
+    ...vehicle.connections.flatMap((c): [string, string][] => [
+      [c.id, keyOf('line', c.id)],
+      ...c.clips.map((k): [string, string] => [k.id, keyOf('clip', k.id)]),
+    ]),
+    ...vehicle.obstructions.map((o): [string, string] => [o.id, keyOf('obstruction', o.id)]),
+  ]);
+}

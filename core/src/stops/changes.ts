@@ -1,17 +1,22 @@
+import { samePose } from './limits.ts';
+import { poseInWords } from './poseWords.ts';
 import type { Stop } from './types.ts';
 
 /**
  * What changed between two plans, in words; empty when the next stop is the same.
  *
- * @example planChanged(before, after) // ['vent hose holds it at 50 mm', 'next stop 40 mm instead of 60']
+ * @example planChanged(before, after, ['front', 'rear']) // ['vent hose holds it at 50 mm', 'next stop 40 mm instead of 60']
  */
-export function planChanged(before: Stop, after: Stop): string[] {
+export function planChanged(before: Stop, after: Stop, ends: readonly [string, string]): string[] {
   const words: string[] = [];
   const [was, is] = [before.holders[0], after.holders[0]];
   if (is && (is.key !== was?.key || is.limit.lo !== was.limit.lo))
     words.push(`${is.name} holds it at ${Math.round(is.limit.lo)} mm`);
   if (after.kind === 'held' && before.kind !== 'held') words.push('nothing lets it go further: free what holds');
-  else if (after.pose.f !== before.pose.f) words.push(`next stop ${after.pose.f} mm instead of ${before.pose.f}`);
+  else if (!samePose(after.pose, before.pose))
+    words.push(
+      `next stop ${poseInWords(after.pose, ends)} instead of ${poseInWords(before.pose, ends).replace(/ mm$/, '')}`,
+    );
   const names = (stop: Stop) => stop.actions.map((a) => a.name);
   const more = names(after).filter((n) => !names(before).includes(n));
   const less = names(before).filter((n) => !names(after).includes(n));

@@ -2,8 +2,11 @@ export * from './types.ts';
 export { nextStop, stopAt, stepHeight } from './down.ts';
 export { planDescent, marksAhead } from './preview.ts';
 export { nextUp, upStopAt, testStop } from './up.ts';
+export { poseInWords, isLevel } from './poseWords.ts';
+export { routeDown } from './guide.ts';
 export { planChanged } from './changes.ts';
-export { bindings, holdersAt, surelyReaches, type Binding } from './limits.ts';
+export { endByEnd } from './endByEnd.ts';
+export { bindings, holdersAt, samePose, surelyReaches, type Binding } from './limits.ts';
 export { partingHint, makingHint } from './hints.ts';
 export {
   standardMargins,
@@ -18,3 +21,4 @@ export {
   type Margins,
 } from './margins.ts';
 export { slackFromString, slackReleased, tautLength, type Place, type StringLine, type StringSlack } from './string.ts';
+export { routeModel, LOOKED, type View } from './model.ts';

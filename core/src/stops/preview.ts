@@ -77,5 +77,8 @@ function after(state: TankState, stop: Stop): TankState {
 export function marksAhead(plan: Plan<Stop>): { drop: number; names: string[] }[] {
   return plan.stops
     .filter((s) => s.kind !== 'out' && s.kind !== 'held')
-    .map((s) => ({ drop: s.pose.f, names: s.actions.filter((a) => a.type === 'part').map((a) => a.name) }));
+    .map((s) => ({
+      drop: Math.max(s.pose.f, s.pose.r),
+      names: s.actions.filter((a) => a.type === 'part').map((a) => a.name),
+    }));
 }

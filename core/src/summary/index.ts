@@ -10,7 +10,7 @@ import {
   type JobState,
   type StationId,
 } from '../job/index.ts';
-import { nextStop, nextUp } from '../stops/index.ts';
+import { nextStop, nextUp, poseInWords, samePose } from '../stops/index.ts';
 import type { VehicleFile } from '../vehicle/index.ts';
 
 /** What the bays show of a job without folding its log. */
@@ -101,7 +101,8 @@ function sentence(state: JobState, station: StationId): Pick<JobSummary, 'senten
           detail: list,
           halt: true,
         };
-      return quiet(stop.pose.f === state.pose.f ? `work at ${stop.pose.f} mm` : `next stop ${stop.pose.f} mm`, list);
+      const where = poseInWords(stop.pose, state.vehicle.ends);
+      return quiet(samePose(stop.pose, state.pose) ? `work at ${where}` : `next stop ${where}`, list);
     }
     case 'bench':
       return quiet('tank is on the bench', list);

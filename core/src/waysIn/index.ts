@@ -67,7 +67,7 @@ function partway(state: JobState): WayIn {
   const reached: typeof plan.stops = [];
   for (const stop of plan.stops) {
     reached.push(stop);
-    if (stop.pose.f >= WORKING_HEIGHT) break;
+    if (Math.min(stop.pose.f, stop.pose.r) >= WORKING_HEIGHT) break;
   }
   const there = (reached.at(-1)?.pose.f ?? 0) >= WORKING_HEIGHT;
   const down = total(reached.map((s) => s.minutes));

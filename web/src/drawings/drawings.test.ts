@@ -54,9 +54,14 @@ describe('the hang', () => {
     expect(at.tank.width / vehicle.length).toBeCloseTo(at.scale, 9);
     // One mm of drop is as many px as the scale across times the number stated.
     expect(at.y(100) - at.y(0)).toBeCloseTo(100 * at.scale * at.enlarged, 6);
-    expect(at.tank.y).toBeCloseTo(at.y(state.pose.f), 6);
+    expect(at.tank.y).toBeCloseTo((at.y(state.pose.f) + at.y(state.pose.r)) / 2, 6);
+    // Each port hangs as low as the tank does there.
+    for (const line of at.lines) {
+      const { x } = vehicle.connections.find((c) => c.id === line.id)!;
+      expect(line.port.y).toBeCloseTo(at.y(state.pose.f + ((state.pose.r - state.pose.f) * x) / vehicle.length), 6);
+    }
     // Its outline is the section of its shape, to scale across, inside the place the tank has.
-    const outline = at.outline(at.tank.y);
+    const outline = at.outline(state.pose);
     const xs = outline.map((p) => p[0]);
     expect(Math.max(...xs) - Math.min(...xs)).toBeCloseTo(at.tank.width, 6);
     expect(Math.min(...outline.map((p) => p[1]))).toBeCloseTo(at.tank.y, 6);

@@ -1,5 +1,5 @@
-import type { JobState, Stop } from '@iron-cradle/core';
-import { rangeInWords } from '@iron-cradle/core';
+import type { JobState, Pose, Stop } from '@iron-cradle/core';
+import { isLevel, poseInWords, rangeInWords } from '@iron-cradle/core';
 import { useId } from 'react';
 import { roundedPath } from '../tank/layout.ts';
 import { HatchDefs, PaintPath } from '../../look/Shapes.tsx';
@@ -9,7 +9,7 @@ import { layoutHang, type HangLayout } from './layout.ts';
 interface HangProps {
   state: JobState;
   stop: Pick<Stop, 'pose' | 'holders' | 'actions'>;
-  ghost: number | null;
+  ghost: Pose | null;
   width: number;
   height: number;
 }
@@ -19,7 +19,7 @@ export function Hang({ state, stop, ghost, width, height }: HangProps) {
   const hatch = useId();
   const at = layoutHang({ state, stop, ghost, width, height });
   const { frame, tank } = at;
-  const outline = roundedPath(at.outline(tank.y), 9);
+  const outline = roundedPath(at.outline(stop.pose), 9);
   const [first, second] = state.vehicle.ends;
   const nextLine =
     stop.actions.find((a) => a.type === 'part')?.key ?? stop.actions.find((a) => a.type === 'unclip')?.key;
@@ -27,7 +27,7 @@ export function Hang({ state, stop, ghost, width, height }: HangProps) {
   return (
     <figure
       className="h-full"
-      aria-label={`side view: tank at ${stop.pose.f} mm${at.lines.length > 0 ? `, held by ${at.lines.find((l) => l.holds)?.name ?? 'nothing'}` : ''}`}
+      aria-label={`side view: tank at ${poseInWords(stop.pose, state.vehicle.ends)}${at.lines.length > 0 ? `, held by ${at.lines.find((l) => l.holds)?.name ?? 'nothing'}` : ''}`}
     >
       <svg
         viewBox={`0 0 ${width} ${height}`}
@@ -50,23 +50,26 @@ export function Hang({ state, stop, ghost, width, height }: HangProps) {
         <rect {...frame} fill="var(--sheet)" stroke="var(--ink)" strokeWidth="2.5" />
         <rect x={frame.x} y={frame.y} width={frame.width} height="9" fill={`url(#${hatch})`} />
         <Blocks at={at} hatch={hatch} />
-        {at.ghostY !== null && (
+        {at.ghost && (
           <path
-            d={roundedPath(at.outline(at.ghostY), 9)}
+            d={roundedPath(at.outline(at.ghost), 9)}
             fill="none"
             stroke="var(--quiet)"
             strokeWidth="1.5"
             strokeDasharray="6 5"
           />
         )}
-        {at.ghostY !== null && ghost !== null && (
+        {at.ghost && (
           <text
             x={tank.x + tank.width - 4}
-            y={Math.max(at.ghostY, tank.y) + tank.height + 18}
+            y={Math.max(at.y(at.ghost.r), at.y(stop.pose.r)) + tank.height + 18}
             textAnchor="end"
             fill="var(--quiet)"
           >
-            next {ghost >= state.vehicle.clear ? 'to the ground' : ghost}
+            next{' '}
+            {at.ghost.f >= state.vehicle.clear
+              ? 'to the ground'
+              : poseInWords(at.ghost, state.vehicle.ends).replace(/ mm$/, '')}
           </text>
         )}
         <g>
@@ -110,7 +113,7 @@ export function Hang({ state, stop, ghost, width, height }: HangProps) {
             <PaintPath />
           </g>
         )}
-        <Axis at={at} here={stop.pose.f} />
+        <Axis at={at} pose={stop.pose} ends={state.vehicle.ends} />
         <text x={frame.x} y={height - 10} fill="var(--quiet)">
           drop enlarged {at.enlarged} times; sag stands for room left, not for shape
         </text>
@@ -264,30 +267,48 @@ function Blocks({ at, hatch }: { at: HangLayout; hatch: string }) {
   );
 }
 
-function Axis({ at, here }: { at: HangLayout; here: number }) {
+function Axis({ at, pose, ends }: { at: HangLayout; pose: Pose; ends: readonly [string, string] }) {
   const last = at.ticks.at(-1)!;
+  const here = Math.max(pose.f, pose.r);
   return (
     <g className="reading" fontSize="14">
       <path d={`M${at.axisX} ${at.y(0)}V${Math.max(last.y, at.y(here))}`} stroke="var(--ink)" strokeWidth="2" />
       {at.ticks.map((tick) => (
         <g key={tick.drop}>
           <path d={`M${at.axisX} ${tick.y}h10`} stroke="var(--ink)" strokeWidth="1.5" />
-          {Math.abs(tick.y - at.y(here)) > 14 && (
+          {[pose.f, pose.r].every((mm) => Math.abs(tick.y - at.y(mm)) > 14) && (
             <text x={at.axisX + 15} y={tick.y + 5} fill="var(--quiet)">
               {tick.drop}
             </text>
           )}
         </g>
       ))}
+      <Mark at={at} mm={pose.r} />
+      {!isLevel(pose) && (
+        <>
+          <Mark at={at} mm={pose.f} />
+          <text x={at.tank.x - 6} y={at.y(pose.f) + 5} textAnchor="end" fill="var(--ink)">
+            {ends[0]} {pose.f}
+          </text>
+        </>
+      )}
+    </g>
+  );
+}
+
+/** A height on the scale, as the tape would read it. */
+function Mark({ at, mm }: { at: HangLayout; mm: number }) {
+  return (
+    <g>
       <path
-        d={`M${at.tank.x + at.tank.width} ${at.y(here)}H${at.axisX}`}
+        d={`M${at.tank.x + at.tank.width} ${at.y(mm)}H${at.axisX}`}
         stroke="var(--ink)"
         strokeWidth="1"
         strokeDasharray="2 4"
       />
-      <path d={`M${at.axisX - 6} ${at.y(here)}h22`} stroke="var(--ink)" strokeWidth="5" />
-      <text x={at.axisX + 20} y={at.y(here) + 6} fontSize="18" fontWeight="600" fill="var(--ink)">
-        {here}
+      <path d={`M${at.axisX - 6} ${at.y(mm)}h22`} stroke="var(--ink)" strokeWidth="5" />
+      <text x={at.axisX + 20} y={at.y(mm) + 6} fontSize="18" fontWeight="600" fill="var(--ink)">
+        {mm}
       </text>
     </g>
   );

@@ -2,10 +2,12 @@ import {
   isOn,
   levelShare,
   localDrop,
+  samePose,
   sectionOf,
   shortName,
   type Holder,
   type JobState,
+  type Pose,
   type Stop,
 } from '@iron-cradle/core';
 import type { Px } from '../tank/layout.ts';
@@ -14,8 +16,8 @@ export interface HangInput {
   state: JobState;
   /** The stop shown: holders from its pose on. */
   stop: Pick<Stop, 'pose' | 'holders'>;
-  /** Drop of the stop after, for the ghost; null when there is none. */
-  ghost: number | null;
+  /** Pose of the stop after, for the ghost; null when there is none. */
+  ghost: Pose | null;
   width: number;
   height: number;
 }
@@ -37,9 +39,9 @@ export interface HangLine {
 export interface HangLayout {
   frame: { x: number; y: number; width: number; height: number };
   tank: { x: number; y: number; width: number; height: number };
-  /** The tank’s own section with its top at a height, px. */
-  outline: (top: number) => Px[];
-  ghostY: number | null;
+  /** The tank’s own section in a pose, px; tilted by as much as the drop is enlarged. */
+  outline: (pose: Pose) => Px[];
+  ghost: Pose | null;
   lines: HangLine[];
   parted: { id: string; tag: number | null; x: number; frameY: number; tankY: number; name: string }[];
   blocks: { id: string; name: string; x: number; y: number; loY: number; hiY: number }[];
@@ -70,7 +72,13 @@ export function layoutHang({ state, stop, ghost, width, height }: HangInput): Ha
   const tankHeight = vehicle.tank.shape.height * scale;
   const topGap = 26;
   const limits = stop.holders.map((h) => Math.min(h.limit.typ, vehicle.clear));
-  const deepest = Math.max(60, here, ghost ?? 0, Math.min(vehicle.clear, Math.max(...limits, 60) + 10));
+  const deepest = Math.max(
+    60,
+    here,
+    ghost?.f ?? 0,
+    ghost?.r ?? 0,
+    Math.min(vehicle.clear, Math.max(...limits, 60) + 10),
+  );
   const room = height - frame.y - frame.height - topGap - tankHeight - 92;
   const enlarged = Math.max(1, Math.floor((room / (deepest * scale)) * 10) / 10);
   const perMm = scale * enlarged;
@@ -78,7 +86,7 @@ export function layoutHang({ state, stop, ghost, width, height }: HangInput): Ha
   const y = (drop: number) => y0 + drop * perMm;
   const tank = {
     x: frame.x + (frame.width - vehicle.length * scale) / 2,
-    y: y(here),
+    y: y((stop.pose.f + stop.pose.r) / 2),
     width: vehicle.length * scale,
     height: tankHeight,
   };
@@ -120,7 +128,7 @@ export function layoutHang({ state, stop, ghost, width, height }: HangInput): Ha
             tag: item.tag,
             x: tank.x + line.x * scale,
             frameY: frame.y + frame.height,
-            tankY: tank.y,
+            tankY: y(localDrop(stop.pose, line.x, vehicle.length)),
             name: shortName(line.name),
           },
         ]
@@ -152,12 +160,13 @@ export function layoutHang({ state, stop, ghost, width, height }: HangInput): Ha
   return {
     frame,
     tank,
-    outline: (top) =>
+    outline: (pose) =>
       section.map(([x, z]) => [
         tank.x + (x / vehicle.tank.shape.length) * tank.width,
-        top + (1 - z / vehicle.tank.shape.height) * tankHeight,
+        y(Math.min(deepest, localDrop(pose, (x / vehicle.tank.shape.length) * vehicle.length, vehicle.length))) +
+          (1 - z / vehicle.tank.shape.height) * tankHeight,
       ]),
-    ghostY: ghost === null || ghost === here ? null : y(Math.min(ghost, deepest)),
+    ghost: ghost === null || samePose(ghost, stop.pose) ? null : ghost,
     lines,
     parted,
     blocks,

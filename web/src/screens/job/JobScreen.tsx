@@ -70,7 +70,7 @@ export function JobScreen() {
           >
             <SmallWell
               chords={chords(state)}
-              here={state.pose.f}
+              here={Math.max(state.pose.f, state.pose.r)}
               clear={state.vehicle.clear}
               up={state.out}
               width={62}

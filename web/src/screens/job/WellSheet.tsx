@@ -18,7 +18,7 @@ export function WellSheet({ open, onClose, station, onStation }: WellSheetProps)
       <div className="flex flex-wrap gap-4">
         <Well
           chords={chords(state)}
-          here={state.pose.f}
+          here={Math.max(state.pose.f, state.pose.r)}
           clear={state.vehicle.clear}
           ahead={state.out ? [] : marksAhead(planDescent(state))}
           station={station}

@@ -44,7 +44,7 @@ export function RecordPage({ record }: { record: JobRecord }) {
       <div className="grid gap-8 pt-6 mid:grid-cols-[19rem_minmax(0,1fr)]">
         <Well
           chords={chords}
-          here={state.pose.f}
+          here={Math.max(state.pose.f, state.pose.r)}
           clear={state.vehicle.clear}
           station={null}
           done={state.signed ? stations : []}

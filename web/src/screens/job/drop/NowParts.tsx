@@ -1,4 +1,4 @@
-import { shortName, type Action } from '@iron-cradle/core';
+import { isLevel, poseInWords, samePose, shortName, type Action, type Pose } from '@iron-cradle/core';
 import { Check } from 'lucide-react';
 import { Glyph, type GlyphName } from '../../../look/glyphs.tsx';
 import { Paint, Shape } from '../../../look/Shapes.tsx';
@@ -11,7 +11,7 @@ import type { Descent } from './useDescent.ts';
 
 /** The height, in mm and in the unit of the hand, and where in the descent it stands. */
 export function StopHead({ descent }: { descent: Descent }) {
-  const { stop, hand, left, stopNumber, planned } = descent;
+  const { stop, hand, left, stopNumber, planned, state } = descent;
   const word =
     stop.kind === 'start'
       ? 'Before it moves'
@@ -29,15 +29,12 @@ export function StopHead({ descent }: { descent: Descent }) {
         {left > 0 && stop.kind !== 'held' ? `, about ${left} more` : ''}
       </p>
       <div className="flex items-end justify-between gap-3">
-        <h1 className="reading text-64 font-semibold leading-none [font-stretch:100%]" data-height={stop.pose.f}>
-          {stop.pose.f}
-          <span className="narrow pl-2 text-24"> mm</span>
-        </h1>
+        <Height pose={stop.pose} ends={state.vehicle.ends} />
         <p className="pb-1 text-right leading-tight text-quiet">
           {hand}
-          {planned.pose.f !== stop.pose.f && (
+          {!samePose(planned.pose, stop.pose) && (
             <button type="button" className="link block min-h-8 text-16" onClick={descent.plain}>
-              plan says {planned.pose.f}
+              plan says {poseInWords(planned.pose, state.vehicle.ends)}
             </button>
           )}
         </p>
@@ -49,6 +46,28 @@ export function StopHead({ descent }: { descent: Descent }) {
         </p>
       )}
     </div>
+  );
+}
+
+/** One height, or one for each end where the tank is tilted. */
+function Height({ pose, ends }: { pose: Pose; ends: readonly [string, string] }) {
+  if (isLevel(pose))
+    return (
+      <h1 className="reading text-64 font-semibold leading-none [font-stretch:100%]" data-height={pose.f}>
+        {pose.f}
+        <span className="narrow pl-2 text-24"> mm</span>
+      </h1>
+    );
+  return (
+    <h1 className="flex gap-5 leading-none" data-height={`${pose.f}/${pose.r}`}>
+      {([pose.f, pose.r] as const).map((mm, i) => (
+        <span key={ends[i]} className="grid">
+          <span className="text-16 font-normal text-quiet">{ends[i]}</span>
+          <span className="reading text-48 font-semibold [font-stretch:100%]">{mm}</span>
+        </span>
+      ))}
+      <span className="narrow self-end text-24">mm</span>
+    </h1>
   );
 }
 
@@ -183,7 +202,7 @@ export function Held({ descent }: { descent: Descent }) {
           </button>
         </>
       )}
-      {state.pose.f > 0 && (
+      {Math.max(state.pose.f, state.pose.r) > 0 && (
         <p className="text-quiet">
           Was it pulled past its slack? Raise, inspect it, and enter it under “something holds”.
         </p>

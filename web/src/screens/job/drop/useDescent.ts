@@ -1,12 +1,15 @@
 import {
   bindings,
   handUnitNear,
+  isLevel,
+  localDrop,
   nextStop,
   planChanged,
   planDescent,
   stepHeight,
   stopAt,
   vapourFrom,
+  type Pose,
   type Stop,
 } from '@iron-cradle/core';
 import { useEffect, useMemo, useRef, useState } from 'react';
@@ -21,11 +24,15 @@ export function useDescent() {
   const planned = useMemo(() => nextStop(state), [state]);
   const ahead = useMemo(() => planDescent(state), [state]);
   const stop: Stop = useMemo(() => {
-    if (height === null || height === planned.pose.f) return planned;
-    return stopAt(state, { f: height, r: height }, height <= planned.pose.f && planned.kind === 'creep' ? 'creep' : 'stop');
+    if (height === null || (isLevel(planned.pose) && height === planned.pose.f)) return planned;
+    return stopAt(
+      state,
+      { f: height, r: height },
+      height <= planned.pose.f && planned.kind === 'creep' ? 'creep' : 'stop',
+    );
   }, [state, planned, height]);
   const newest = state.kept.at(-1)!.id;
-  const bundle = useBundle(`${newest}/${stop.pose.f}`);
+  const bundle = useBundle(`${newest}/${stop.pose.f}/${stop.pose.r}`);
   const candidates = useMemo(
     () => [...stop.actions.map((a) => a.key), ...bindings(state).map((b) => b.key)],
     [stop, state],
@@ -40,7 +47,7 @@ export function useDescent() {
   useEffect(() => {
     const planned = latest.current;
     if (watching.current) {
-      setChanged(planChanged(before.current, planned));
+      setChanged(planChanged(before.current, planned, state.vehicle.ends));
       watching.current = false;
     } else setChanged([]);
     before.current = planned;
@@ -52,9 +59,11 @@ export function useDescent() {
     const found = line(key);
     return found ? found.wetWhenOpen || found.kind === 'evap' : false;
   };
+  /** Local drop of a line’s port at this stop, mm. */
+  const there = (key: string) => localDrop(stop.pose, line(key)?.x ?? 0, state.vehicle.length);
   /** A way a hand may find here though the file is not sure of it. */
   const mayPart = (key: string): string | null =>
-    line(key)?.part.find((way) => way.reachFrom.typ <= stop.pose.f && stop.pose.f <= way.reachTo.typ)?.id ??
+    line(key)?.part.find((way) => way.reachFrom.typ <= there(key) && there(key) <= way.reachTo.typ)?.id ??
     line(key)?.part[0]?.id ??
     null;
 
@@ -88,10 +97,10 @@ export function useDescent() {
     ...bundle,
     stopNumber: state.stops.length + 1,
     left: Math.max(0, ahead.stops.filter((s) => s.kind !== 'out').length - 1),
-    hand: stop.pose.f > 0 ? handUnitNear(stop.pose.f) : null,
+    hand: isLevel(stop.pose) && stop.pose.f > 0 ? handUnitNear(stop.pose.f) : null,
     ghost: useMemo(() => ghostOf(ahead.stops, stop), [ahead, stop]),
     vapour: vapourFrom(state),
-    step: (by: -10 | 10) => setHeight(stepHeight(stop.pose.f, by, state.vehicle.clear)),
+    step: (by: -10 | 10) => setHeight(stepHeight(Math.max(stop.pose.f, stop.pose.r), by, state.vehicle.clear)),
     plain: () => setHeight(null),
     mayPart,
     confirm,
@@ -113,7 +122,6 @@ export function useDescent() {
 
 export type Descent = ReturnType<typeof useDescent>;
 
-function ghostOf(stops: readonly Stop[], stop: Stop): number | null {
-  const next = stops.find((s) => s.pose.f > stop.pose.f);
-  return next ? next.pose.f : null;
+function ghostOf(stops: readonly Stop[], stop: Stop): Pose | null {
+  return stops.find((s) => s.pose.f > stop.pose.f || s.pose.r > stop.pose.r)?.pose ?? null;
 }

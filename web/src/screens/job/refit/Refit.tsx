@@ -24,7 +24,7 @@ export default function Refit() {
   const [torque, setTorque] = useState<string | null>(null);
   const stop = useMemo(() => nextUp(state), [state]);
   const test = useMemo(() => testStop(state), [state]);
-  const mustRaise = state.pose.f > stop.pose.f;
+  const mustRaise = state.pose.f > stop.pose.f || state.pose.r > stop.pose.r;
   const item = mustRaise ? undefined : stop.items[0];
   const rest = stop.items.length === 0 && !mustRaise;
   const gateDue = rest && !state.gates[4].passed && (stop.kind === 'test' || stop.kind === 'home');
@@ -71,7 +71,7 @@ export default function Refit() {
           <Hang
             state={state}
             stop={{ pose: state.pose, holders, actions: [] }}
-            ghost={mustRaise ? stop.pose.f : null}
+            ghost={mustRaise ? stop.pose : null}
             {...size}
           />
         )}

@@ -1,0 +1,180 @@
+import { foldJob } from '../job/index.ts';
+import { logWriter, randomVehicle, seeded } from '../rehearsal/index.ts';
+import { solve } from '../route/index.ts';
+import { bindings, nextStop, routeDown, routeModel, standardMargins, type TankState } from '../stops/index.ts';
+import { archetypes, type Connection, type VehicleFile } from '../vehicle/index.ts';
+import { asks, changed, minutesAhead, outlook, remedies, stuck, whatMatters } from './index.ts';
+
+const r = (lo: number, typ = lo, hi = typ) => ({ lo, typ, hi });
+
+function line(id: string, slack: ReturnType<typeof r>, from: number, more: Partial<Connection> = {}): Connection {
+  const way = {
+    id: `${id}-top`,
+    reachFrom: r(from),
+    reachTo: r(9999),
+    minutes: r(2),
+    people: 1,
+    hands: 1,
+    from: 'outside',
+    tools: [],
+    after: [],
+  };
+  return {
+    ...archetypes[0]!.connections[0]!,
+    id,
+    name: `${id} line`,
+    x: 500,
+    slack,
+    visibleFrom: r(0),
+    clips: [],
+    part: [way],
+    make: [way],
+    ...more,
+  };
+}
+
+function begin(connections: Connection[], more: Partial<VehicleFile> = {}): TankState {
+  const vehicle: VehicleFile = {
+    ...archetypes[0]!,
+    length: 1000,
+    clear: 300,
+    tiltLimit: 0,
+    supports: [],
+    obstructions: [],
+    connections,
+    ...more,
+  };
+  return foldJob(null, [logWriter('job')('opened', { name: 'x', complaint: 'pump', vehicle })])!;
+}
+
+/** A heater line that lets 60 (50 with the margin) and is reached from 95: 45 mm too short. */
+const heater = () => begin([line('heater', r(60), 95), line('feed', r(120), 30)]);
+
+describe('no way, worked by hand', () => {
+  test('what still comes off, what is left, what holds it and by how much', () => {
+    const { off, left } = stuck(routeModel(heater(), 'typical', standardMargins));
+    expect(off).toEqual(['line:feed']);
+    expect(left).toEqual([
+      { key: 'line:heater', way: 'heater-top', short: 45, reached: 50, heldBy: 'line:heater', waitsFor: [] },
+    ]);
+  });
+
+  test('45 mm more of line, or a hand that reaches 45 mm further, ranked alike by minutes', () => {
+    const list = remedies(heater());
+    expect(list.map((m) => [m.changes[0]!.what, m.mm])).toEqual(
+      expect.arrayContaining([
+        ['longer', 45],
+        ['reach', 45],
+      ]),
+    );
+    expect(list.find((m) => m.changes[0]!.what === 'longer')!.text).toBe(
+      'free the heater line from a clip or at another joint: 45 mm more',
+    );
+    // Tilting helps nothing that hangs in the middle.
+    expect(list.map((m) => m.changes[0]!.what)).not.toContain('tilt');
+    // 0 → 95 with both, → 300: two moves of 2 and two lines of 2.
+    expect(list[0]!.minutes).toBe(8);
+  });
+
+  test('where two lines are too short no single change helps, and pairs are said', () => {
+    const state = begin([line('a', r(60), 95), line('b', r(60), 90)]);
+    const list = remedies(state);
+    expect(list.length).toBeGreaterThan(0);
+    for (const m of list) expect(m.changes).toHaveLength(2);
+  });
+
+  test('a tank that comes down asks for no remedy', () => {
+    expect(remedies(begin([line('feed', r(120), 30)]))).toEqual([]);
+  });
+});
+
+describe('random vehicles without a way', () => {
+  test('every remedy makes a way, with just the minutes it says, and one mm less does not', () => {
+    let tried = 0;
+    for (let seed = 0; tried < 60 && seed < 400; seed++) {
+      const rng = seeded(seed);
+      const vehicle = randomVehicle(archetypes[seed % archetypes.length]!, rng);
+      for (const c of vehicle.connections) for (const w of c.part) w.reachFrom = r(w.reachFrom.typ + 20);
+      const state = foldJob(null, [logWriter('job')('opened', { name: 'x', complaint: 'pump', vehicle })])!;
+      for (const { changes, mm, minutes } of remedies(state)) {
+        tried += 1;
+        const solved = (more: number) =>
+          solve(
+            routeModel(
+              changes.reduce<TankState>((s, c) => changed(s, { ...c, mm: mm + more } as typeof c), state),
+              'typical',
+              standardMargins,
+            ),
+          ).route;
+        expect(solved(0)!.minutes).toBeCloseTo(minutes, 6);
+        expect(solved(changes.some((c) => c.what === 'tilt') ? -5 : -1)).toBeNull();
+      }
+    }
+    expect(tried).toBeGreaterThanOrEqual(60);
+  });
+});
+
+describe('what lies ahead', () => {
+  test('best ≤ typical ≤ worst wherever all exist, and a certain way is good', () => {
+    let certain = 0;
+    for (let seed = 0; seed < 120; seed++) {
+      const vehicle = randomVehicle(archetypes[seed % archetypes.length]!, seeded(seed));
+      if (seed % 2) for (const c of vehicle.connections) for (const w of c.part) w.reachFrom = r(0, 5, 10);
+      const state = foldJob(null, [logWriter('job')('opened', { name: 'x', complaint: 'pump', vehicle })])!;
+      const ahead = outlook(state);
+      const list = [ahead.best, ahead.typical, ahead.look, ahead.worst].map((x) => x?.minutes ?? Infinity);
+      expect(list[0]).toBeLessThanOrEqual(list[1]!);
+      expect(list[1]).toBeLessThanOrEqual(list[3]!);
+      // A look is never forced: what is certain without one is certain with one.
+      expect(list[2]).toBeLessThanOrEqual(list[3]!);
+      if (ahead.worst) {
+        certain += 1;
+        expect(ahead.verdict.outcome).toBe('good');
+        expect(minutesAhead(ahead)!.hi).toBe(ahead.worst.minutes);
+      }
+    }
+    expect(certain).toBeGreaterThan(10);
+  });
+
+  test('a plan says what it asks of each line while it is on', () => {
+    // feed comes off at 30; heater stays on down to 80, where it is reached.
+    const state = begin([line('feed', r(50), 30), line('heater', r(120), 80)]);
+    const model = routeModel(state, 'typical', standardMargins);
+    expect(asks(model, routeDown(state, 'typical', standardMargins)!)).toEqual([
+      { key: 'line:heater', mm: 80 },
+      { key: 'line:feed', mm: 30 },
+    ]);
+  });
+
+  test('a slack that decides whether there is a way outranks minutes; one that changes nothing is not asked', () => {
+    const state = begin([
+      line('heater', r(60, 110, 140), 95),
+      line('feed', r(45, 60, 90), 30),
+      line('vent', r(200, 220, 240), 20),
+    ]);
+    const list = whatMatters(state);
+    expect(list[0]).toMatchObject({ key: 'line:heater', lo: 60, hi: 140, minutes: null });
+    expect(list.map((m) => m.key)).not.toContain('line:vent');
+  });
+
+  test('what if: more slack and an obstruction gone change the plan, the given state stays', () => {
+    const pipe = {
+      id: 'pipe',
+      name: 'pipe',
+      x: 500,
+      travelsWithTank: false,
+      blocksAt: r(70),
+      clear: [{ ...line('x', r(1), 0).part[0]!, id: 'off', minutes: r(15) }],
+      restore: [],
+    };
+    const state = begin([line('feed', r(120), 30)], { obstructions: [pipe] });
+    const before = routeDown(state, 'typical', standardMargins)!.minutes;
+    expect(routeDown(changed(state, { what: 'away', obstruction: 'pipe' }), 'typical', standardMargins)!.minutes).toBe(
+      before - 15,
+    );
+    expect(routeDown(changed(state, { what: 'slack', line: 'feed', mm: 20 }), 'typical', standardMargins)).toBeNull();
+    expect(routeDown(state, 'typical', standardMargins)!.minutes).toBe(before);
+    expect(bindings(state)).toHaveLength(2);
+    expect(nextStop(state).actions.map((a) => a.key)).toContain('obstruction:pipe');
+  });
+});

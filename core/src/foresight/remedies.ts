@@ -1,0 +1,121 @@
+import { nameOf, splitKey } from '../job/names.ts';
+import { solve } from '../route/index.ts';
+import { routeModel, standardMargins, type Margins, type TankState, type View } from '../stops/index.ts';
+import { changed, type Change } from './change.ts';
+import { stuck } from './stuck.ts';
+
+/** A change that makes a way, with what it takes. */
+export interface Remedy {
+  changes: Change[];
+  /** The least whole mm with which there is a way. */
+  mm: number;
+  /** What it means with a tool in hand. */
+  text: string;
+  /** Minutes of the way down once it is done, the change itself not counted: nobody has measured that. */
+  minutes: number;
+}
+
+/** More than so much nobody gains by a clip, a longer extension or a pull aside, mm. Common practice, no source. */
+const MOST: Record<'longer' | 'reach' | 'lower' | 'tilt', number> = { longer: 300, reach: 200, lower: 200, tilt: 100 };
+
+export interface RemedyOptions {
+  view?: View;
+  margins?: Margins;
+  /** 0 to 1; return false to give up. */
+  onProgress?: (share: number) => boolean | void;
+}
+
+/**
+ * The cheapest single changes that make a way where there is none, each true by solving again and by the least whole
+ * millimetre that will do; pairs of two lines or a line and a reach only where no single change works.
+ *
+ * @returns ranked by minutes, then by millimetres; empty where there is a way already or nothing helps
+ * @example remedies(state)[0]!.text // 'free the heater line from a clip or another joint: 45 mm more'
+ */
+export function remedies(state: TankState, options: RemedyOptions = {}): Remedy[] {
+  const { view = 'typical', margins = standardMargins, onProgress } = options;
+  const minutes = (s: TankState): number | null => solve(routeModel(s, view, margins)).route?.minutes ?? null;
+  if (minutes(state) !== null) return [];
+  const singles = candidates(state, view, margins);
+  const out: Remedy[] = [];
+  const at = (make: readonly Make[], mm: number) => make.reduce<TankState>((s, m) => changed(s, m.of(mm)), state);
+  const least = (makes: readonly Make[], step: number, most: number): Remedy | null => {
+    if (minutes(at(makes, most)) === null) return null;
+    // Each is monotone: more of it never takes a way away.
+    let [no, yes] = [0, most / step];
+    while (yes - no > 1) {
+      const mid = Math.floor((yes + no) / 2);
+      if (minutes(at(makes, mid * step)) === null) no = mid;
+      else yes = mid;
+    }
+    const mm = yes * step;
+    return {
+      changes: makes.map((m) => m.of(mm)),
+      mm,
+      text: makes.map((m) => m.text(mm)).join(', and '),
+      minutes: minutes(at(makes, mm))!,
+    };
+  };
+  const pairs = singles.flatMap((a, i) => singles.slice(i + 1).map((b) => [a, b] as const));
+  let tried = 0;
+  const go = (makes: readonly Make[], all: number): boolean => {
+    const step = makes.some((m) => m.kind === 'tilt') ? 5 : 1;
+    const found = least(makes, step, Math.min(...makes.map((m) => MOST[m.kind])));
+    if (found) out.push(found);
+    tried += 1;
+    return onProgress?.(tried / all) !== false;
+  };
+  for (const one of singles) if (!go([one], singles.length)) return ranked(out);
+  if (out.length === 0) {
+    tried = 0;
+    for (const two of pairs) if (!go(two, pairs.length)) break;
+  }
+  return ranked(out);
+}
+
+const ranked = (list: Remedy[]): Remedy[] =>
+  list.sort((a, b) => a.minutes - b.minutes || a.mm - b.mm || (a.text < b.text ? -1 : 1));
+
+interface Make {
+  kind: keyof typeof MOST;
+  of: (mm: number) => Change;
+  text: (mm: number) => string;
+}
+
+/** Only what is left or what holds it may help; and more tilt. */
+function candidates(state: TankState, view: View, margins: Margins): Make[] {
+  const { left } = stuck(routeModel(state, view, margins));
+  const keys = new Set(left.flatMap((l) => [l.key, ...(l.heldBy ? [l.heldBy] : []), ...l.waitsFor]));
+  const out: Make[] = [];
+  for (const key of [...keys].sort()) {
+    const { kind, id } = splitKey(key);
+    const name = nameOf(state, key);
+    if (kind === 'line') {
+      const line = state.vehicle.connections.find((c) => c.id === id)!;
+      const clipped = line.clips.some((c) => !state.items.some((i) => i.key === `clip:${c.id}`));
+      out.push({
+        kind: 'longer',
+        of: (mm) => ({ what: 'longer', line: id, mm }),
+        text: (mm) =>
+          `${clipped ? 'another clip off' : 'free'} the ${name}${clipped ? '' : ' from a clip or at another joint'}: ${mm} mm more`,
+      });
+      for (const way of line.part)
+        out.push({
+          kind: 'reach',
+          of: (mm) => ({ what: 'reach', thing: id, way: way.id, mm }),
+          text: (mm) => `reach the ${name} ${mm} mm further (${way.from}): longer extension, a wheel or a liner off`,
+        });
+    } else if (kind === 'obstruction')
+      out.push({
+        kind: 'lower',
+        of: (mm) => ({ what: 'lower', obstruction: id, mm }),
+        text: (mm) => `pull the ${name} ${mm} mm aside or down`,
+      });
+  }
+  out.push({
+    kind: 'tilt',
+    of: (mm) => ({ what: 'tilt', mm }),
+    text: (mm) => `tilt it ${mm} mm more than the file lets: drain it further first`,
+  });
+  return out;
+}

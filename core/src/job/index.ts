@@ -12,6 +12,6 @@ export { chords, stationNow, stations, stationsDone, type Chord, type StationId 
 export { vapourFrom } from './vapour.ts';
 export { entryInWords, takeBackInWords } from './words.ts';
 export { isOn, localDrop } from './apply/tank.ts';
-export { SEALED } from './apply/answers.ts';
+export { SEALED, MORE_TILT } from './apply/answers.ts';
 export { BURSTS, judgePressure, litresOut, OPEN_BELOW } from './apply/safety.ts';
 export { judgeJoint, judgeTorque } from './apply/ledger.ts';

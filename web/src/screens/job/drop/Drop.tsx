@@ -10,6 +10,7 @@ import { OffSheet } from '../OffSheet.tsx';
 import { TakeBack } from '../TakeBack.tsx';
 import { TankLayout } from '../tank/TankLayout.tsx';
 import { Changed, Held, StopHead, StopList } from './NowParts.tsx';
+import { AheadSheet } from './AheadSheet.tsx';
 import { SomethingHolds } from './SomethingHolds.tsx';
 import { RoomLeft } from './RoomLeft.tsx';
 import { strapWords } from './useBundle.ts';
@@ -22,6 +23,7 @@ export default function Drop() {
   const navigate = useNavigate();
   const [holding, setHolding] = useState(false);
   const [off, setOff] = useState(false);
+  const [ahead, setAhead] = useState(false);
   const { state, stop, bundle, vapour } = descent;
   const down = state.out;
   const undo = takeBackInWords(state);
@@ -31,6 +33,7 @@ export default function Drop() {
     { key: 'h', does: 'something holds', run: () => setHolding(true) },
     { key: 'ArrowUp', shown: 'arrow up', does: '10 mm higher', run: () => descent.step(-10) },
     { key: 'ArrowDown', shown: 'arrow down', does: '10 mm lower', run: () => descent.step(10) },
+    { key: 'w', does: 'what lies ahead, and what if', run: () => setAhead(true) },
     { key: 'o', does: 'what is off', run: () => setOff(true) },
     {
       key: 'Backspace',
@@ -65,8 +68,8 @@ export default function Drop() {
               </div>
             ) : (
               <>
-                <StopHead descent={descent} />
-                {held && <Held descent={descent} />}
+                <StopHead descent={descent} onAhead={() => setAhead(true)} />
+                {held && <Held descent={descent} onAhead={() => setAhead(true)} />}
                 <StopList descent={descent} />
                 {!held && <RoomLeft descent={descent} />}
               </>
@@ -107,6 +110,7 @@ export default function Drop() {
         }
       />
       <SomethingHolds open={holding} onClose={() => setHolding(false)} descent={descent} />
+      <AheadSheet open={ahead} onClose={() => setAhead(false)} />
       <OffSheet open={off} onClose={() => setOff(false)} />
       {keys}
     </>

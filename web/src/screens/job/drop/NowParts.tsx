@@ -10,7 +10,7 @@ import { useState } from 'react';
 import type { Descent } from './useDescent.ts';
 
 /** The height, in mm and in the unit of the hand, and where in the descent it stands. */
-export function StopHead({ descent }: { descent: Descent }) {
+export function StopHead({ descent, onAhead }: { descent: Descent; onAhead: () => void }) {
   const { stop, hand, left, stopNumber, planned, state } = descent;
   const word =
     stop.kind === 'start'
@@ -24,9 +24,14 @@ export function StopHead({ descent }: { descent: Descent }) {
             : `Stop ${stopNumber}`;
   return (
     <div className="border-b-2 border-ink pb-2" aria-live="polite">
-      <p className="text-quiet">
-        {word}
-        {left > 0 && stop.kind !== 'held' ? `, about ${left} more` : ''}
+      <p className="flex items-center justify-between gap-3 text-quiet">
+        <span>
+          {word}
+          {left > 0 && stop.kind !== 'held' ? `, about ${left} more` : ''}
+        </span>
+        <button type="button" className="link min-h-11 shrink-0 px-2 text-16" data-action="ahead" onClick={onAhead}>
+          what lies ahead
+        </button>
       </p>
       <div className="flex items-end justify-between gap-3">
         <Height pose={stop.pose} ends={state.vehicle.ends} />
@@ -137,7 +142,7 @@ export function Changed({ words }: { words: readonly string[] }) {
 const GIVES = [20, 40, 60, 100];
 
 /** Nothing lets it go further: what holds, and the ways out of it. */
-export function Held({ descent }: { descent: Descent }) {
+export function Held({ descent, onAhead }: { descent: Descent; onAhead: () => void }) {
   const { stop, state } = descent;
   const [more, setMore] = useState<number | null>(null);
   const first = stop.holders[0];
@@ -149,6 +154,9 @@ export function Held({ descent }: { descent: Descent }) {
         <Shape outcome="bad" size={28} label="halt" />
         {shortName(first.name)} holds it at {Math.round(first.limit.lo)}.
       </p>
+      <button type="button" className="btn" data-action="help" onClick={onAhead}>
+        What would let it down?
+      </button>
       {isLine ? (
         <>
           <p className="text-quiet">

@@ -8,6 +8,7 @@ import { useShop } from '../../../net/queries.ts';
 import { Sheet } from '../../../ui/Sheet.tsx';
 import { StationRail } from '../StationRail.tsx';
 import { TakeBack } from '../TakeBack.tsx';
+import { AheadSheet } from '../drop/AheadSheet.tsx';
 import { CallRow } from './CallRow.tsx';
 import { ComplaintTest } from './ComplaintTest.tsx';
 import { NeededSheet } from './NeededSheet.tsx';
@@ -21,7 +22,7 @@ export default function Plan() {
   const { state, jobId } = useJob();
   const navigate = useNavigate();
   const shop = useShop().data;
-  const [sheet, setSheet] = useState<'complaint' | 'tests' | 'needed' | null>(null);
+  const [sheet, setSheet] = useState<'complaint' | 'tests' | 'needed' | 'ahead' | null>(null);
   const kilograms = { alone: shop?.alone ?? 25, two: shop?.two ?? 40 };
   const call = useMemo(
     () =>
@@ -74,7 +75,11 @@ export default function Plan() {
             name={`Drop it: ${hoursInWords(call.minutes)}`}
             text={call.breakEven ?? 'no other way in here'}
             why={<WaysIn ways={call.waysIn} why={call.why.minutes} />}
-          />
+          >
+            <button type="button" className="btn w-20 shrink-0" data-action="ahead" onClick={() => setSheet('ahead')}>
+              Ahead
+            </button>
+          </CallRow>
           <CallRow name={`First, ${test.minutes} min`} text={test.test} why={call.why.test}>
             <button type="button" className="btn w-20 shrink-0" onClick={() => setSheet('complaint')}>
               {told ? { shown: 'Shown', notShown: 'Not shown', notRun: 'Not run' }[told.result] : 'Record'}
@@ -125,6 +130,7 @@ export default function Plan() {
         </div>
       </aside>
       <ComplaintTest open={sheet === 'complaint'} onClose={() => setSheet(null)} />
+      <AheadSheet open={sheet === 'ahead'} onClose={() => setSheet(null)} />
       <NeededSheet open={sheet === 'needed'} onClose={() => setSheet(null)} />
       <Sheet
         open={sheet === 'tests'}

@@ -1,0 +1,95 @@
+import { nameOf } from '../job/names.ts';
+import type { Route } from '../route/index.ts';
+import { routeModel, standardMargins, type Margins, type TankState, type View } from '../stops/index.ts';
+import type { Verdict } from '../verdict/index.ts';
+import { asks } from './asks.ts';
+import { changed, type Change } from './change.ts';
+import { whatMatters, type Matter } from './matters.ts';
+import { minutesAhead, outlook } from './outlook.ts';
+import { remedies, type Remedy } from './remedies.ts';
+import { stuck } from './stuck.ts';
+
+/** A way in two figures. */
+export interface Way {
+  minutes: number;
+  stops: number;
+}
+
+/** What lies ahead, in figures a screen shows; plain data, so that a worker can send it. */
+export interface Foresight {
+  /** By how the ranges turn out. */
+  ways: Record<View, Way | null>;
+  minutes: { lo: number; typ: number; hi: number } | null;
+  verdict: Verdict;
+  /** What the plan asks of each that is still on, with what is known of it. mm */
+  asks: { key: string; name: string; mm: number; lo: number; hi: number }[];
+  matters: Matter[];
+  /** The conflict in one sentence, null where there is a way if all is as likely. */
+  conflict: string | null;
+  remedies: Remedy[];
+}
+
+/**
+ * Everything that is worth knowing of the way ahead, with something changed or nothing. Long work is the remedies; it says
+ * how far it is.
+ *
+ * @param onProgress 0 to 1; return false to give up looking for remedies
+ * @example foresee(state, [{ what: 'slack', line: 'feed', mm: 80 }]).minutes?.typ
+ */
+export function foresee(
+  given: TankState,
+  changes: readonly Change[] = [],
+  onProgress?: (share: number) => boolean | void,
+  margins: Margins = standardMargins,
+): Foresight {
+  const state = changes.reduce(changed, given);
+  const ahead = outlook(state, margins);
+  const way = (route: Route | null): Way | null =>
+    route && { minutes: route.minutes, stops: Math.max(0, route.moves - 1) };
+  const route = ahead.typical ?? ahead.best;
+  const view: View = ahead.typical ? 'typical' : 'best';
+  const known = (key: string) => {
+    const id = key.slice(key.indexOf(':') + 1);
+    const slack = state.slack[id];
+    const blocks = state.vehicle.obstructions.find((o) => o.id === id)?.blocksAt;
+    return key.startsWith('line:') && slack ? slack : (blocks ?? { lo: 0, hi: 0 });
+  };
+  return {
+    ways: {
+      best: way(ahead.best),
+      typical: way(ahead.typical),
+      look: way(ahead.look),
+      worst: way(ahead.worst),
+    },
+    minutes: minutesAhead(ahead),
+    verdict: ahead.verdict,
+    asks: route
+      ? asks(routeModel(state, view, margins), route).map(({ key, mm }) => ({
+          key,
+          mm,
+          name: nameOf(state, key),
+          lo: known(key).lo,
+          hi: known(key).hi,
+        }))
+      : [],
+    matters: whatMatters(state, margins),
+    conflict: ahead.typical ? null : conflictOf(state, margins),
+    remedies: ahead.typical ? [] : remedies(state, { margins, ...(onProgress ? { onProgress } : {}) }),
+  };
+}
+
+/** The conflict in one sentence: what cannot come off, what holds it, by how many millimetres. */
+function conflictOf(state: TankState, margins: Margins): string {
+  const { left } = stuck(routeModel(state, 'typical', margins));
+  const first = left[0];
+  if (!first) return 'everything comes off, but not in an order that fits together';
+  const name = nameOf(state, first.key);
+  if (first.way === null) return `the ${name} holds, and no way is known to clear it`;
+  const by = first.heldBy && first.heldBy !== first.key ? `the ${nameOf(state, first.heldBy)}` : 'it';
+  if (first.short > 0)
+    return `the ${name} is reached ${first.short} mm too late: the tank comes to ${first.reached} mm there, where ${by} holds`;
+  const waits = first.waitsFor.map((key) => nameOf(state, key)).join(' and ');
+  return waits
+    ? `the ${name} waits for the ${waits}, which does not come off`
+    : `the ${name} does not come off in time`;
+}

@@ -1,0 +1,127 @@
+import { bindings, MORE_TILT } from '@iron-cradle/core';
+import type { Change, Foresight, Remedy } from '@iron-cradle/core/foresight';
+import { useState } from 'react';
+import { MinutesBar } from '../../../drawings/minutes/MinutesBar.tsx';
+import { useJob } from '../../../log/useJob.ts';
+import { Sheet } from '../../../ui/Sheet.tsx';
+import { VerdictView } from '../../../ui/VerdictView.tsx';
+import { useForesight } from '../../../workers/useForesight.ts';
+import { Asked } from './Asked.tsx';
+import { WhatIf } from './WhatIf.tsx';
+
+/** What lies ahead: minutes as a range, what each line is asked for, what if, and where there is no way, what makes one. */
+export function AheadSheet({ open, onClose }: { open: boolean; onClose: () => void }) {
+  const { state, enter } = useJob();
+  const [changes, setChanges] = useState<Change[]>([]);
+  const now = useForesight(state, [], open);
+  const then = useForesight(state, changes, open && changes.length > 0);
+  const shown = (changes.length > 0 ? then : now).foresight;
+  const { progress, problem, stop } = changes.length > 0 ? then : now;
+
+  const takeOver = async (remedy: Remedy) => {
+    for (const change of remedy.changes) {
+      if (change.what === 'longer')
+        await enter('surprise', { what: 'freed', key: `line:${change.line}`, more: change.mm });
+      if (change.what === 'reach') await enter('answer', { question: `reach ${change.way}`, value: String(change.mm) });
+      if (change.what === 'lower') {
+        const at = bindings(state).find((b) => b.key === `obstruction:${change.obstruction}`)!.limit.typ;
+        await enter('surprise', { what: 'holds', key: `obstruction:${change.obstruction}`, lets: at + change.mm });
+      }
+      if (change.what === 'tilt') await enter('answer', { question: MORE_TILT, value: String(change.mm) });
+    }
+    setChanges([]);
+  };
+
+  return (
+    <Sheet
+      open={open}
+      onClose={() => (setChanges([]), onClose())}
+      title="What lies ahead"
+      hint="The way down with the least minutes, over all orders, heights and tilts. Hands and moves only."
+    >
+      {problem && <p className="font-semibold text-halt">{problem}</p>}
+      {progress !== null && (
+        <p className="flex items-center justify-between gap-3 py-2" role="status">
+          <span className="text-quiet">Looking for what would help, {Math.round(progress * 100)} %</span>
+          <button type="button" className="btn" onClick={stop}>
+            Stop looking
+          </button>
+        </p>
+      )}
+      {shown && (
+        <>
+          <VerdictView verdict={shown.verdict} />
+          <Minutes shown={shown} before={changes.length > 0 ? now.foresight : null} />
+          {shown.conflict && <NoWay shown={shown} onTake={(r) => void takeOver(r)} />}
+          <Asked foresight={shown} />
+        </>
+      )}
+      <WhatIf state={state} changes={changes} onChange={setChanges} />
+    </Sheet>
+  );
+}
+
+function Minutes({ shown, before }: { shown: Foresight; before: Foresight | null }) {
+  const { minutes, ways } = shown;
+  if (!minutes) return null;
+  const way = ways.typical ?? ways.best;
+  const was = before?.ways.typical ?? before?.ways.best;
+  return (
+    <div className="py-3">
+      <p className="flex flex-wrap items-baseline gap-x-3">
+        <span className="reading text-32 font-semibold" data-ahead={Math.round(minutes.typ)}>
+          {Math.round(minutes.typ)}
+          <span className="narrow pl-1 text-20"> min</span>
+        </span>
+        <span className="text-quiet">
+          {Math.round(minutes.lo)} to {Math.round(minutes.hi)}
+          {way ? `, ${way.stops} ${way.stops === 1 ? 'stop' : 'stops'} on the way` : ''}
+        </span>
+        {was && way && (was.minutes !== way.minutes || was.stops !== way.stops) && (
+          <span className="font-semibold" role="status">
+            {difference(way.minutes - was.minutes)}, {was.stops} stops before
+          </span>
+        )}
+      </p>
+      <MinutesBar minutes={minutes} before={before?.minutes ?? null} />
+    </div>
+  );
+}
+
+const difference = (minutes: number): string =>
+  Math.round(minutes) === 0
+    ? 'no minute changes'
+    : `${Math.abs(Math.round(minutes))} min ${minutes > 0 ? 'more' : 'less'}`;
+
+/** The conflict, and what would make a way, each taken over with one tap. */
+function NoWay({ shown, onTake }: { shown: Foresight; onTake: (remedy: Remedy) => void }) {
+  return (
+    <section aria-label="no way" className="border-t-2 border-halt py-3">
+      <p className="narrow text-20">If all is as likely, {shown.conflict}.</p>
+      {shown.remedies.length === 0 ? (
+        <p className="pt-2 text-quiet">No single change or pair that was tried makes a way. Measure what holds.</p>
+      ) : (
+        <ul className="ruled pt-2" aria-label="what would make a way">
+          {shown.remedies.slice(0, 6).map((remedy) => (
+            <li key={remedy.text} className="flex items-center gap-3 py-2">
+              <span className="min-w-0 flex-1">
+                {capital(remedy.text)}
+                <span className="block text-quiet">then {Math.round(remedy.minutes)} min down</span>
+              </span>
+              <button
+                type="button"
+                className="btn shrink-0"
+                data-remedy={remedy.changes.map((c) => c.what).join('+')}
+                onClick={() => onTake(remedy)}
+              >
+                Done so
+              </button>
+            </li>
+          ))}
+        </ul>
+      )}
+    </section>
+  );
+}
+
+const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);

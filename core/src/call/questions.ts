@@ -35,6 +35,7 @@ const seen = [
 export function callQuestions(state: JobState, shop: ShopKilograms, cans: readonly number[]): CallQuestion[] {
   if (state.out || state.signed) return [];
   const all = [
+    ...variantQuestions(state),
     ...levelQuestion(state, shop, cans),
     ...lineQuestions(state),
     ...obstructionQuestions(state),
@@ -79,6 +80,20 @@ function levelQuestion(state: JobState, shop: ShopKilograms, cans: readonly numb
 
 const canWords = (n: number): string => (n === 0 ? 'no can' : n === 1 ? 'one can' : `${n} cans`);
 const words = { alone: 'light enough for one', two: 'two are needed', neither: 'too heavy by hand' };
+
+/** One look decides which vehicle it is: always worth more than a figure. */
+function variantQuestions(state: JobState): CallQuestion[] {
+  return (state.vehicle.variants ?? []).map((variant) => ({
+    id: `variant ${variant.id}`,
+    text: variant.look,
+    decides: 'which vehicle this is: what is planned for it',
+    stake: { minutes: 60 },
+    answer: {
+      question: `variant ${variant.id}`,
+      choices: variant.choices.map(({ label }) => ({ value: label, label })),
+    },
+  }));
+}
 
 /** A line at its shortest and at its longest: does the way down change? */
 function lineQuestions(state: JobState): CallQuestion[] {

@@ -52,6 +52,13 @@ export function checkVehicle(file: VehicleFile): void {
   for (const support of file.supports)
     if (!file.fasteners.some((f) => f.id === support.fastener))
       throw new InputError(`supports.${support.id}.fastener`, support.fastener, 'the id of a fastener in this file');
+  const has = new Set([...known, ...file.supports.map((s) => s.id)]);
+  for (const variant of file.variants ?? []) {
+    if (variant.choices.length < 2)
+      throw new InputError(`variants.${variant.id}.choices`, String(variant.choices.length), 'at least two choices');
+    for (const other of variant.choices.flatMap((c) => c.without))
+      if (!has.has(other)) throw new InputError(`variants.${variant.id}`, other, 'the id of a thing in this file');
+  }
   for (const [id, list] of after)
     for (const other of list)
       if (!known.has(other))

@@ -122,65 +122,77 @@ const connection = object({
   make: list(way),
 });
 
+const variants = list(object({ id, look: text, choices: list(object({ label: text, without: ids }), 6) }), 8);
+const seen = {
+  type: 'object',
+  propertyNames: { maxLength: 80 },
+  additionalProperties: { type: 'array', items: { type: 'number', minimum: 0 }, maxItems: 60 },
+};
+
 export const vehicleSchema = {
   $schema: 'https://json-schema.org/draft/2020-12/schema',
   title: 'Iron Cradle vehicle file, version 1',
   description: 'Lengths mm, masses kg, volumes L, times minutes, torque N·m. Every range is lo ≤ typ ≤ hi.',
-  ...object({
-    schemaVersion: { const: 1 },
-    id,
-    name: text,
-    mounting: { enum: ['rail', 'seat', 'crosswise', 'upright', 'wing', 'floor', 'pads'] },
-    basis: range.properties.basis.properties.kind,
-    ends: { type: 'array', items: text, minItems: 2, maxItems: 2 },
-    length: { type: 'number', exclusiveMinimum: 0 },
-    clear: { type: 'number', exclusiveMinimum: 0, multipleOf: 5 },
-    tiltLimit: { type: 'number', minimum: 0 },
-    tank: object(
-      {
-        material: { enum: ['plastic', 'steel'] },
-        shape: tankShapeSchema,
-        litres: range,
-        emptyMass: range,
-        unusable: range,
-        outlet: { anyOf: [object({ x: mm, y: mm, z: mm }), { type: 'null' }] },
-        sealed: { type: 'boolean' },
-      },
-      ['outlet', 'sealed'],
-    ),
-    fuel: { enum: ['petrol', 'e85', 'ethanol', 'diesel', 'biodiesel'] },
-    feed: { enum: ['injected', 'carburettor'] },
-    connections: list(connection),
-    supports: list(
-      object({
-        id,
-        kind: { enum: ['strap', 'bar', 'j-bolt', 'flange'] },
-        name: text,
-        x: { type: 'number' },
-        fastener: id,
-      }),
-    ),
-    obstructions: list(
-      object({
-        id,
-        name: text,
-        x: { type: 'number' },
-        travelsWithTank: { type: 'boolean' },
-        blocksAt: { anyOf: [range, { type: 'null' }] },
-        clear: list(way),
-        restore: list(way),
-      }),
-    ),
-    fasteners: list(
-      object({
-        id,
-        thread: text,
-        count: { type: 'integer', minimum: 1 },
-        likelyToBreak: { type: 'boolean' },
-        torque: { anyOf: [range, { type: 'null' }] },
-      }),
-    ),
-    sender: { anyOf: [{ type: 'null' }, object({ emptyOhms: range, fullOhms: range })] },
-    notes: list({ type: 'string', maxLength: 400 }),
-  }),
+  ...object(
+    {
+      schemaVersion: { const: 1 },
+      id,
+      name: text,
+      mounting: { enum: ['rail', 'seat', 'crosswise', 'upright', 'wing', 'floor', 'pads'] },
+      basis: range.properties.basis.properties.kind,
+      ends: { type: 'array', items: text, minItems: 2, maxItems: 2 },
+      length: { type: 'number', exclusiveMinimum: 0 },
+      clear: { type: 'number', exclusiveMinimum: 0, multipleOf: 5 },
+      tiltLimit: { type: 'number', minimum: 0 },
+      tank: object(
+        {
+          material: { enum: ['plastic', 'steel'] },
+          shape: tankShapeSchema,
+          litres: range,
+          emptyMass: range,
+          unusable: range,
+          outlet: { anyOf: [object({ x: mm, y: mm, z: mm }), { type: 'null' }] },
+          sealed: { type: 'boolean' },
+        },
+        ['outlet', 'sealed'],
+      ),
+      fuel: { enum: ['petrol', 'e85', 'ethanol', 'diesel', 'biodiesel'] },
+      feed: { enum: ['injected', 'carburettor'] },
+      connections: list(connection),
+      supports: list(
+        object({
+          id,
+          kind: { enum: ['strap', 'bar', 'j-bolt', 'flange'] },
+          name: text,
+          x: { type: 'number' },
+          fastener: id,
+        }),
+      ),
+      obstructions: list(
+        object({
+          id,
+          name: text,
+          x: { type: 'number' },
+          travelsWithTank: { type: 'boolean' },
+          blocksAt: { anyOf: [range, { type: 'null' }] },
+          clear: list(way),
+          restore: list(way),
+        }),
+      ),
+      fasteners: list(
+        object({
+          id,
+          thread: text,
+          count: { type: 'integer', minimum: 1 },
+          likelyToBreak: { type: 'boolean' },
+          torque: { anyOf: [range, { type: 'null' }] },
+        }),
+      ),
+      sender: { anyOf: [{ type: 'null' }, object({ emptyOhms: range, fullOhms: range })] },
+      notes: list({ type: 'string', maxLength: 400 }),
+      variants,
+      seen,
+    },
+    ['variants', 'seen'],
+  ),
 } as const;

@@ -104,6 +104,18 @@ export interface Fastener {
 export type Mounting = 'rail' | 'seat' | 'crosswise' | 'upright' | 'wing' | 'floor' | 'pads';
 export type FeedKind = 'injected' | 'carburettor';
 
+/** What differs between vehicles of one model, and the one look that decides it. */
+export interface Variant {
+  id: string;
+  /** The look, as a question: “Two lines on the front of the tank, or three?” */
+  look: string;
+  choices: {
+    label: string;
+    /** Ids of connections, clips, obstructions and supports this one does not have. */
+    without: string[];
+  }[];
+}
+
 /** All that is known of a model and variant, as estimates. Lengths mm, masses kg, volumes L, times minutes. */
 export interface VehicleFile {
   schemaVersion: 1;
@@ -136,6 +148,9 @@ export interface VehicleFile {
   /** Ohms at the floor and at the roof; between them even in height. */
   sender: null | { emptyOhms: Range; fullOhms: Range };
   notes: string[];
+  variants?: Variant[];
+  /** What signed jobs saw, by path (`slack feed`): every figure, mm, oldest first. */
+  seen?: Record<string, number[]>;
 }
 
 /** A range of the file as an estimate, on its own basis or the file's. */

@@ -1,0 +1,1 @@
+export { lessons, rangeFrom, taught, type Lesson } from './lessons.ts';

@@ -1,0 +1,183 @@
+import { learned } from '../basis/index.ts';
+import { keyOf, splitKey } from '../job/names.ts';
+import type { JobState } from '../job/types.ts';
+import type { Obstruction, Range, VehicleFile } from '../vehicle/index.ts';
+
+/** One thing a job taught its vehicle file. */
+export interface Lesson {
+  /** `slack feed`, `blocks exhaust`, `reach feed-top`, `new new-1`. */
+  path: string;
+  /** In words: “feed line, slack”. */
+  what: string;
+  /** The figure that was seen, mm. */
+  seen: number;
+  before: Range | null;
+  after: Range;
+}
+
+/** Seen once, a figure is known to about so much; from three times on only what was seen counts. Common practice, no source. */
+const ONCE = 0.3;
+
+/**
+ * A range from what was seen: once or twice about ±30 % around it, three times and more the least to the most.
+ *
+ * @param seen figures in mm, oldest first
+ * @example rangeFrom([40]) // { lo: 28, typ: 40, hi: 52, basis: learned from 1 job }
+ */
+export function rangeFrom(seen: readonly number[]): Range {
+  const sorted = [...seen].sort((a, b) => a - b);
+  const [least, most] = [sorted[0]!, sorted.at(-1)!];
+  const middle = sorted[Math.floor((sorted.length - 1) / 2)]!;
+  const typ = sorted.length % 2 ? middle : (middle + sorted[sorted.length / 2]!) / 2;
+  const round = (mm: number) => Math.round(mm * 10) / 10;
+  const basis = learned(seen.length);
+  return seen.length >= 3
+    ? { lo: least, typ: round(typ), hi: most, basis }
+    : { lo: round(least * (1 - ONCE)), typ: round(typ), hi: round(most * (1 + ONCE)), basis };
+}
+
+/**
+ * What a job has to teach, line by line: where a line was felt taut or measured, where something held, what nobody had
+ * written down, and how high a hand got to a joint. Only what was felt or measured counts, never what was guessed.
+ *
+ * @example lessons(state).map((l) => l.what) // ['feed line, slack', 'something not in the file']
+ */
+export function lessons(state: JobState, file: VehicleFile = fileOf(state)): Lesson[] {
+  return [...slacks(state, file), ...holds(state, file), ...reaches(state, file)];
+}
+
+/** The vehicle as it was when the job was opened. */
+const fileOf = (state: JobState): VehicleFile => {
+  const opened = state.kept.find((e) => e.kind === 'opened');
+  return opened?.kind === 'opened' ? opened.body.vehicle : state.vehicle;
+};
+
+const history = (file: VehicleFile, path: string, seen: number): number[] => [...(file.seen?.[path] ?? []), seen];
+
+function slacks(state: JobState, file: VehicleFile): Lesson[] {
+  const felt = new Map<string, number>();
+  const clipOff = (id: string, upTo: number) =>
+    state.kept
+      .slice(0, upTo)
+      .some((e) => (e.kind === 'stopDone' || e.kind === 'crept') && e.body.off.some((o) => ownsClip(file, id, o.key)));
+  state.kept.forEach((entry, i) => {
+    // With a clip off it is not the slack of the file any more.
+    const put = (id: string, mm: number) => void (clipOff(id, i) || felt.set(id, mm));
+    if (entry.kind === 'crept' && entry.body.taut) {
+      const { id } = splitKey(entry.body.taut);
+      const line = file.connections.find((c) => c.id === id);
+      if (line) put(id, entry.body.to.f + ((entry.body.to.r - entry.body.to.f) * line.x) / file.length);
+    }
+    if (entry.kind === 'surprise' && entry.body.what === 'holds' && entry.body.lets !== undefined) {
+      const { kind, id } = splitKey(entry.body.key);
+      if (kind === 'line') put(id, entry.body.lets);
+    }
+    if (entry.kind === 'answer' && entry.body.question.startsWith('slack ')) {
+      const mm = Number(entry.body.value);
+      if (entry.body.value !== '' && Number.isFinite(mm)) put(entry.body.question.slice(6), mm);
+    }
+  });
+  return [...felt].flatMap(([id, seen]) => {
+    const line = file.connections.find((c) => c.id === id);
+    if (!line) return [];
+    const path = `slack ${id}`;
+    return [
+      { path, what: `${line.name}, slack`, seen, before: line.slack, after: rangeFrom(history(file, path, seen)) },
+    ];
+  });
+}
+
+const ownsClip = (file: VehicleFile, lineId: string, key: string): boolean =>
+  file.connections.find((c) => c.id === lineId)?.clips.some((k) => keyOf('clip', k.id) === key) ?? false;
+
+function holds(state: JobState, file: VehicleFile): Lesson[] {
+  return state.extras.map((extra) => {
+    const known = file.obstructions.find((o) => o.id === extra.id);
+    const path = known ? `blocks ${extra.id}` : `new ${extra.id}`;
+    return {
+      path,
+      what: known ? `${known.name}, blocks` : extra.name,
+      seen: extra.blocksAt,
+      before: known?.blocksAt ?? null,
+      after: rangeFrom(history(file, path, extra.blocksAt)),
+    };
+  });
+}
+
+/** A joint parted at a height was in reach there: the far end of its reach is no further than that. */
+function reaches(state: JobState, file: VehicleFile): Lesson[] {
+  return state.items.flatMap((item): Lesson[] => {
+    if (item.kind !== 'line' || !item.way) return [];
+    const line = file.connections.find((c) => keyOf('line', c.id) === item.key);
+    const way = line?.part.find((w) => w.id === item.way);
+    const at = Math.round(item.offAt);
+    if (!line || !way || way.reachFrom.lo >= way.reachFrom.hi || at >= way.reachFrom.hi) return [];
+    const path = `reach ${way.id}`;
+    const lo = Math.min(way.reachFrom.lo, at);
+    const after = { lo, typ: Math.min(way.reachFrom.typ, at), hi: at, basis: learned(history(file, path, at).length) };
+    return [{ path, what: `${line.name}, reached from`, seen: at, before: way.reachFrom, after }];
+  });
+}
+
+/**
+ * The file with the lessons that were taken over; figures seen are kept, so that the third time counts as the third.
+ *
+ * @example taught(file, lessons(state)).seen // { 'slack feed': [45] }
+ */
+export function taught(file: VehicleFile, list: readonly Lesson[]): VehicleFile {
+  const next = structuredClone(file);
+  next.seen = { ...next.seen };
+  for (const lesson of list) {
+    const [what, id] = [
+      lesson.path.slice(0, lesson.path.indexOf(' ')),
+      lesson.path.slice(lesson.path.indexOf(' ') + 1),
+    ];
+    // A new thing gets an id of its own in the file, so that the next job’s first new thing is not taken for it.
+    const own = `found-${next.obstructions.filter((o) => o.id.startsWith('found-')).length + 1}`;
+    const path = what === 'new' ? `blocks ${own}` : lesson.path;
+    next.seen[path] = [...(next.seen[path] ?? []), lesson.seen];
+    if (what === 'slack') {
+      const line = next.connections.find((c) => c.id === id)!;
+      line.slack = lesson.after;
+      // A clip never takes slack away.
+      for (const clip of line.clips)
+        clip.slack = {
+          ...clip.slack,
+          lo: Math.max(clip.slack.lo, lesson.after.lo),
+          typ: Math.max(clip.slack.typ, lesson.after.typ),
+          hi: Math.max(clip.slack.hi, lesson.after.hi),
+        };
+    }
+    if (what === 'blocks') next.obstructions.find((o) => o.id === id)!.blocksAt = lesson.after;
+    if (what === 'new') next.obstructions.push(found(lesson, own, next));
+    if (what === 'reach')
+      for (const line of next.connections) for (const way of line.part) if (way.id === id) way.reachFrom = lesson.after;
+  }
+  return next;
+}
+
+/** Something nobody had written down: in the way wherever it is, nobody knows yet how it is cleared best. */
+const found = (lesson: Lesson, id: string, file: VehicleFile): Obstruction => {
+  const any = { lo: 0, typ: 0, hi: 0 };
+  const way = {
+    id: `${id}-clear`,
+    reachFrom: any,
+    reachTo: { lo: 9999, typ: 9999, hi: 9999 },
+    minutes: { lo: 5, typ: 15, hi: 40 },
+    people: 1,
+    hands: 1,
+    from: 'outside',
+    tools: [],
+    after: [],
+  };
+  const name = lesson.what;
+  return {
+    id,
+    name,
+    x: file.length / 2,
+    travelsWithTank: false,
+    blocksAt: lesson.after,
+    clear: [way],
+    restore: [way],
+  };
+};

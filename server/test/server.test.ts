@@ -165,6 +165,22 @@ describe('bad input', () => {
     file.connections[0]!.slack.hi = 1;
     expect((await one.call('PUT', '/vehicles/van-9', file)).json.errors[0].field).toBe('connections[0].slack');
   });
+
+  test('every version of a file is kept, by whom and when; the same again is none; a stranger keeps nothing', async () => {
+    const file = { ...structuredClone(archetypes[0]!), id: 'van-9', name: 'Van 9' };
+    const put = (more: object) => one.call('PUT', '/vehicles/van-9', { ...file, ...more });
+    await put({ notes: ['hook at the rear'] });
+    await put({ notes: ['hook at the rear'] });
+    const { json: list } = await one.call('GET', '/vehicles/van-9/versions');
+    expect(list.map((v: { version: number; by: string }) => [v.version, v.by])).toEqual([
+      [2, 'ines'],
+      [1, 'ines'],
+    ]);
+    expect((await one.call('GET', '/vehicles/van-9/versions/1')).json.notes).toEqual(file.notes);
+    expect((await one.call('GET', '/vehicles/van-9/versions/2')).json.notes).toEqual(['hook at the rear']);
+    expect((await one.call('GET', '/vehicles/van-9/versions/7')).status).toBe(404);
+    expect((await new Tablet(shop, 'stranger').call('PUT', '/vehicles/van-9', file)).status).toBe(401);
+  });
 });
 
 describe('a job as a file', () => {

@@ -24,7 +24,7 @@ export function endByEnd(from: Pose, to: Pose, tiltLimit: number): Pose[] {
     const second = to.r - now.r >= to.f - now.f;
     const lowerR = () => go({ ...now, r: Math.max(now.r, Math.min(to.r, now.f + tiltLimit)) });
     const lowerF = () => go({ ...now, f: Math.max(now.f, Math.min(to.f, now.r + tiltLimit)) });
-    const one = second ? lowerR() : lowerF();
+    const one = second ? lowerR() || lowerF() : lowerF() || lowerR();
     moved = one || up || upOther;
   }
   return out;

@@ -1,8 +1,9 @@
 import { QueryTypes, type Sequelize } from 'sequelize';
 import { SequelizeStorage, Umzug } from 'umzug';
 import * as first from './migrations/001-first.ts';
+import * as versions from './migrations/002-versions.ts';
 
-const migrations = { '001-first': first };
+const migrations = { '001-first': first, '002-versions': versions };
 
 /**
  * Brings the tables up to date, one process at a time: several servers may start before one database.

@@ -29,6 +29,14 @@ export class Vehicle extends Model<InferAttributes<Vehicle>, InferCreationAttrib
   declare document: string;
 }
 
+export class VehicleVersion extends Model<InferAttributes<VehicleVersion>, InferCreationAttributes<VehicleVersion>> {
+  declare vehicleId: string;
+  declare version: number;
+  declare at: Date;
+  declare by: string;
+  declare document: string;
+}
+
 export class Job extends Model<InferAttributes<Job>, InferCreationAttributes<Job>> {
   declare id: string;
   declare number: number;
@@ -76,6 +84,7 @@ export function defineModels(sequelize: Sequelize) {
   class BoundSetting extends Setting {}
   class BoundPerson extends Person {}
   class BoundVehicle extends Vehicle {}
+  class BoundVehicleVersion extends VehicleVersion {}
   class BoundJob extends Job {}
   class BoundEntry extends EntryRow {}
   class BoundTagBlock extends TagBlock {}
@@ -95,6 +104,16 @@ export function defineModels(sequelize: Sequelize) {
   BoundVehicle.init(
     { id: key(), name: word(), mounting: word(), document: { type: text, allowNull: false } },
     { sequelize, tableName: 'vehicles' },
+  );
+  BoundVehicleVersion.init(
+    {
+      vehicleId: key(),
+      version: { type: DataTypes.INTEGER, primaryKey: true },
+      at: { type: DataTypes.DATE(3), allowNull: false },
+      by: word(),
+      document: { type: text, allowNull: false },
+    },
+    { sequelize, tableName: 'vehicle_versions' },
   );
   BoundJob.init(
     {
@@ -136,6 +155,7 @@ export function defineModels(sequelize: Sequelize) {
     Setting: BoundSetting,
     Person: BoundPerson,
     Vehicle: BoundVehicle,
+    VehicleVersion: BoundVehicleVersion,
     Job: BoundJob,
     Entry: BoundEntry,
     TagBlock: BoundTagBlock,

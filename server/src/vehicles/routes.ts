@@ -2,7 +2,8 @@ import { Router } from 'express';
 import { Ajv2020 } from 'ajv/dist/2020.js';
 import { archetypes, checkVehicle, InputError, vehicleSchema, type VehicleFile } from '@iron-cradle/core';
 import type { Database } from '../db/connect.ts';
-import { notFound } from '../http/problem.ts';
+import { notFound, signInFirst } from '../http/problem.ts';
+import { keepVersion } from './versions.ts';
 
 const fits = new Ajv2020({ strict: false }).compile<VehicleFile>(vehicleSchema);
 
@@ -40,17 +41,28 @@ export function vehicleRoutes(db: Database): Router {
     response.json(file);
   });
 
+  routes.get('/vehicles/:id/versions', async (request, response) => {
+    const rows = await db.models.VehicleVersion.findAll({
+      where: { vehicleId: request.params.id },
+      order: [['version', 'DESC']],
+    });
+    response.json(rows.map(({ version, at, by }) => ({ version, at, by })));
+  });
+
+  routes.get('/vehicles/:id/versions/:version', async (request, response) => {
+    const { id, version } = request.params;
+    const row = await db.models.VehicleVersion.findOne({ where: { vehicleId: id, version: Number(version) || 0 } });
+    if (!row) throw notFound('version');
+    response.json(JSON.parse(row.document));
+  });
+
   routes.put('/vehicles/:id', async (request, response) => {
+    const by = request.session.personId;
+    if (!by) throw signInFirst();
     const file = readVehicle(request.body);
     if (file.id !== request.params.id) throw new InputError('id', file.id, request.params.id);
     if (archetypes.some((a) => a.id === file.id)) throw new InputError('id', file.id, 'an id that is no archetype’s');
-    await db.models.Vehicle.upsert({
-      id: file.id,
-      name: file.name,
-      mounting: file.mounting,
-      document: JSON.stringify(file),
-    });
-    response.json(file);
+    response.json(await keepVersion(db, file, by));
   });
   return routes;
 }

@@ -15,6 +15,8 @@ const FirstContact = lazy(() => import('../screens/firstContact/FirstContact.tsx
 const RecordScreen = lazy(() => import('../screens/record/RecordScreen.tsx'));
 const QuoteScreen = lazy(() => import('../screens/quote/QuoteScreen.tsx'));
 const LabelsScreen = lazy(() => import('../screens/labels/LabelsScreen.tsx'));
+const VehiclesScreen = lazy(() => import('../screens/vehicles/VehiclesScreen.tsx'));
+const VehicleScreen = lazy(() => import('../screens/vehicles/VehicleScreen.tsx'));
 const ShopScreen = lazy(() => import('../screens/shop/ShopScreen.tsx'));
 
 const client = new QueryClient({
@@ -44,6 +46,8 @@ const router = createBrowserRouter([
       { path: '/', element: <Bays /> },
       { path: '/next', element: <FirstContact /> },
       { path: '/shop', element: <ShopScreen /> },
+      { path: '/vehicles', element: <VehiclesScreen /> },
+      { path: '/vehicles/:id', element: <VehicleScreen /> },
       { path: '/jobs/:jobId/record', element: <RecordScreen /> },
       { path: '/jobs/:jobId/quote', element: <QuoteScreen /> },
       { path: '/jobs/:jobId/labels', element: <LabelsScreen /> },

@@ -25,6 +25,9 @@ export function Bays() {
   return (
     <>
       <TopBar title={shop.data?.name ?? 'Iron Cradle'} hint={format(new Date(), 'EEEE, H:mm')}>
+        <Link to="/vehicles" className="grid min-h-11 place-items-center">
+          Vehicles
+        </Link>
         <Link to="/shop" className="grid min-h-11 place-items-center">
           {me.data?.person?.name}
         </Link>

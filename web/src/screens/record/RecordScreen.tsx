@@ -1,10 +1,12 @@
 import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
 import { useParams } from 'react-router';
 import { Missing } from '../../app/Missing.tsx';
 import { TopBar } from '../../app/TopBar.tsx';
 import { ApiProblem, get } from '../../net/api.ts';
 import { useLine } from '../../log/line.ts';
 import { Addendum } from './Addendum.tsx';
+import { LearnSheet } from './LearnSheet.tsx';
 import { RecordPage } from './RecordPage.tsx';
 import type { JobFile } from '@iron-cradle/core';
 import { save } from '../../ui/save.ts';
@@ -13,6 +15,7 @@ import { recordOf } from './recordOf.ts';
 /** The record on the screen, with what can be done with it. */
 export default function RecordScreen() {
   const { jobId = '' } = useParams();
+  const [learning, setLearning] = useState(false);
   const waiting = useLine().waiting;
   const file = useQuery({ queryKey: ['file', jobId, waiting], queryFn: () => get<JobFile>(`/jobs/${jobId}/file`) });
   if (file.error instanceof ApiProblem && file.error.status === 404) return <Missing what="job" />;
@@ -31,15 +34,21 @@ export default function RecordScreen() {
         )}
         {record && (
           <>
-            <div className="no-print mx-auto grid max-w-[51.5rem] gap-3 p-4 mid:grid-cols-3">
+            <div className="no-print mx-auto grid max-w-[51.5rem] gap-3 p-4 mid:grid-cols-2 wide:grid-cols-4">
               <button type="button" className="btn" onClick={() => window.print()}>
                 Print it
               </button>
               <button type="button" className="btn" onClick={keep}>
                 Save the job file
               </button>
+              {record.state.signed && (
+                <button type="button" className="btn" data-action="taught" onClick={() => setLearning(true)}>
+                  What it taught
+                </button>
+              )}
               <Addendum jobId={jobId} signed={record.state.signed !== null} onDone={() => void file.refetch()} />
             </div>
+            {learning && <LearnSheet state={record.state} onClose={() => setLearning(false)} />}
             <RecordPage record={record} />
           </>
         )}

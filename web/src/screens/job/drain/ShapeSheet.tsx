@@ -4,13 +4,13 @@ import {
   InputError,
   level,
   shapeLitres,
+  type Bodies,
   type Estimate,
   type TankShape,
   type VehicleFile,
 } from '@iron-cradle/core';
 import { useId, useState } from 'react';
 import { TankSection } from '../../../drawings/tank/TankSection.tsx';
-import { useJob } from '../../../log/useJob.ts';
 import { Strap } from '../../../look/Strap.tsx';
 import { Choice } from '../../../ui/Choice.tsx';
 import { QuantityField } from '../../../ui/QuantityField.tsx';
@@ -26,10 +26,14 @@ const kinds: { value: Kind; label: string }[] = [
   { value: 'table', label: 'Level table' },
 ];
 
+interface ShapeSheetProps {
+  vehicle: VehicleFile;
+  onClose: () => void;
+  onKeep: (body: Bodies['tankShape']) => Promise<void> | void;
+}
+
 /** The shape as somebody measures it; drawn while it is typed, checked where it is wrong, nothing typed is lost. */
-export function ShapeSheet({ onClose }: { onClose: () => void }) {
-  const { state, enter } = useJob();
-  const { vehicle } = state;
+export function ShapeSheet({ vehicle, onClose, onKeep }: ShapeSheetProps) {
   const [form, setForm] = useState<ShapeForm>(() => emptyForm(vehicle.tank.shape));
   const [outlet, setOutlet] = useState<Record<string, number>>(() =>
     vehicle.tank.outlet ? { ...vehicle.tank.outlet } : {},
@@ -44,7 +48,7 @@ export function ShapeSheet({ onClose }: { onClose: () => void }) {
   const drawn: VehicleFile | null = shape && { ...vehicle, tank: { ...vehicle.tank, shape, outlet: at } };
   const keep = async () => {
     if (!shape) return;
-    await enter('tankShape', {
+    await onKeep({
       shape,
       ...(at ? { outlet: at } : {}),
       ...(form.litres ? { litres: form.litres } : {}),

@@ -163,7 +163,13 @@ export function TankPanel() {
         </p>
       )}
       {!table && <TiltKeys tilt={tilt} reach={reach} ends={vehicle.ends} onTilt={setTilt} />}
-      {shaping && <ShapeSheet onClose={() => setShaping(false)} />}
+      {shaping && (
+        <ShapeSheet
+          vehicle={state.vehicle}
+          onClose={() => setShaping(false)}
+          onKeep={async (body) => void (await enter('tankShape', body))}
+        />
+      )}
     </section>
   );
 }

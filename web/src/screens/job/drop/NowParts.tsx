@@ -1,4 +1,4 @@
-import { isLevel, poseInWords, samePose, shortName, type Action, type Pose } from '@iron-cradle/core';
+import { endByEnd, isLevel, poseInWords, samePose, shortName, type Action, type Pose } from '@iron-cradle/core';
 import { Check } from 'lucide-react';
 import { Glyph, type GlyphName } from '../../../look/glyphs.tsx';
 import { Paint, Shape } from '../../../look/Shapes.tsx';
@@ -44,6 +44,18 @@ export function StopHead({ descent, onAhead }: { descent: Descent; onAhead: () =
           )}
         </p>
       </div>
+      {stop.kind === 'stop' && !isLevel(stop.pose) && !samePose(stop.pose, stop.from) && (
+        <p className="pt-1 text-quiet">
+          One jack, one end at a time:{' '}
+          {endByEnd(stop.from, stop.pose, state.vehicle.tiltLimit)
+            .map((pose, i, list) => {
+              const last = list[i - 1] ?? stop.from;
+              return pose.f === last.f ? `${state.vehicle.ends[1]} ${pose.r}` : `${state.vehicle.ends[0]} ${pose.f}`;
+            })
+            .join(', ')}
+          .
+        </p>
+      )}
       {stop.risk && (
         <p className="flex items-center gap-2 pt-2 font-semibold text-halt">
           <Shape outcome="bad" size={20} />

@@ -62,7 +62,13 @@ export function Questions({ questions }: { questions: readonly CallQuestion[] })
       {!questions.some((q) => 'witness' in q.answer) && (
         <WitnessButtons kinds={['dip', 'sinceEmpty', 'ohms', 'scan']} />
       )}
-      {measured && <StringSheet line={measured} onClose={() => setMeasured(null)} />}
+      {measured && (
+        <StringSheet
+          line={state.vehicle.connections.find((c) => c.id === measured)?.name ?? measured}
+          onClose={() => setMeasured(null)}
+          onKeep={async (mm) => void (await enter('answer', { question: `slack ${measured}`, value: String(mm) }))}
+        />
+      )}
     </section>
   );
 }

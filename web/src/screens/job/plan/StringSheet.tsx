@@ -8,7 +8,6 @@ import {
 } from '@iron-cradle/core';
 import { useState } from 'react';
 import { StringDrawing } from '../../../drawings/string/StringDrawing.tsx';
-import { useJob } from '../../../log/useJob.ts';
 import { Strap } from '../../../look/Strap.tsx';
 import { QuantityField } from '../../../ui/QuantityField.tsx';
 import { Sheet } from '../../../ui/Sheet.tsx';
@@ -22,11 +21,18 @@ const fields = [
 ] as const;
 type Field = (typeof fields)[number][0];
 
+interface StringSheetProps {
+  /** The line’s name. */
+  line: string;
+  onClose: () => void;
+  /** Takes the slack that was found, whole mm. */
+  onKeep: (mm: number) => Promise<void> | void;
+}
+
 /** Room of a line from a string: laid where the line runs, its length says at which drop the line pulls tight. */
-export function StringSheet({ line, onClose }: { line: string; onClose: () => void }) {
-  const { state, enter } = useJob();
+export function StringSheet({ line, onClose, onKeep }: StringSheetProps) {
   const [mm, setMm] = useState<Partial<Record<Field, number>>>({ up: 0 });
-  const name = shortName(state.vehicle.connections.find((c) => c.id === line)?.name ?? line);
+  const name = shortName(line);
   const put = (field: Field) => (value: Estimate | null) =>
     setMm((old) => {
       const { [field]: _, ...rest } = old;
@@ -35,7 +41,7 @@ export function StringSheet({ line, onClose }: { line: string; onClose: () => vo
   const { laid, told, problem } = read(mm);
   const drop = told ? Math.floor(told.slack) : 0;
   const keep = async () => {
-    await enter('answer', { question: `slack ${line}`, value: String(drop) });
+    await onKeep(drop);
     onClose();
   };
   return (

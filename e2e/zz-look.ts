@@ -1,0 +1,2 @@
+import { openShop } from './lib/server.ts';
+import { launch, Person } from './lib/browser.ts';

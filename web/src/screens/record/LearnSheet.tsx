@@ -1,0 +1,136 @@
+import { lessons, taught, type JobState, type Lesson, type Range, type VehicleFile } from '@iron-cradle/core';
+import { useQueryClient } from '@tanstack/react-query';
+import { useId, useState } from 'react';
+import { HatchDefs } from '../../look/Shapes.tsx';
+import { Strap } from '../../look/Strap.tsx';
+import { call } from '../../net/api.ts';
+import { useVehicles } from '../../net/queries.ts';
+import { Sheet } from '../../ui/Sheet.tsx';
+import { freshId, idOf } from '../vehicles/fresh.ts';
+
+interface LearnSheetProps {
+  state: JobState;
+  onClose: () => void;
+}
+
+/** What the job taught, line by line: guessed before, known now. Only what is ticked goes into the vehicle file. */
+export function LearnSheet({ state, onClose }: LearnSheetProps) {
+  const client = useQueryClient();
+  const vehicles = useVehicles().data ?? [];
+  const [off, setOff] = useState<string[]>([]);
+  const [said, setSaid] = useState<{ good: boolean; text: string } | null>(null);
+  const known = vehicles.find((v) => v.id === state.vehicle.id && !v.id.startsWith('archetype-'));
+  const file = known ?? newFile(state, vehicles);
+  const list = lessons(state, file);
+  const taken = list.filter((l) => !off.includes(l.path));
+  const most = Math.max(1, ...list.flatMap((l) => [Math.min(l.after.hi, 600), Math.min(l.before?.hi ?? 0, 600)]));
+  const keep = async () => {
+    try {
+      const next = taught(file, taken);
+      await call('PUT', `/vehicles/${next.id}`, next);
+      await client.invalidateQueries({ queryKey: ['vehicles'] });
+      setSaid({ good: true, text: `Kept in ${next.name}. The next one begins with it.` });
+    } catch (error) {
+      setSaid({ good: false, text: (error as Error).message });
+    }
+  };
+  return (
+    <Sheet
+      open
+      onClose={onClose}
+      title="What it taught"
+      hint={
+        known ? `Goes into ${known.name}, if you tick it.` : `Makes a vehicle file “${file.name}”, for the next time.`
+      }
+    >
+      {list.length === 0 && (
+        <p className="py-3">Nothing was felt or measured that the file did not know. Guesses teach nothing.</p>
+      )}
+      <ul className="ruled">
+        {list.map((lesson) => (
+          <li key={lesson.path}>
+            <button
+              type="button"
+              role="checkbox"
+              aria-checked={!off.includes(lesson.path)}
+              data-lesson={lesson.path}
+              className="flex min-h-18 w-full items-center gap-4 py-2 text-left"
+              onClick={() =>
+                setOff(off.includes(lesson.path) ? off.filter((p) => p !== lesson.path) : [...off, lesson.path])
+              }
+            >
+              <span className="min-w-0 flex-1">
+                <span className="narrow block text-20">{lesson.what}</span>
+                <span className="text-quiet">
+                  seen {Math.round(lesson.seen)} mm;{' '}
+                  {lesson.before ? `guessed ${words(lesson.before)}` : 'not in the file'}, now {words(lesson.after)},
+                  seen {lesson.after.basis?.count ?? 1}×
+                </span>
+                <Bars lesson={lesson} most={most} />
+              </span>
+              <span
+                aria-hidden
+                className={`size-8 shrink-0 rounded-[2px] border-2 ${off.includes(lesson.path) ? 'border-edge' : 'border-ink bg-ink'}`}
+              />
+            </button>
+          </li>
+        ))}
+      </ul>
+      {said && (
+        <p role="status" className={`py-2 font-semibold ${said.good ? 'text-go' : 'text-halt'}`}>
+          {said.text}
+        </p>
+      )}
+      {list.length > 0 && !said?.good && (
+        <div className="pt-3">
+          <Strap
+            data-action="learn"
+            onClick={() => void keep()}
+            waitsFor={taken.length === 0 ? 'tick what it taught' : undefined}
+          >
+            Keep {taken.length} of {list.length}
+          </Strap>
+        </div>
+      )}
+    </Sheet>
+  );
+}
+
+const words = ({ lo, hi }: Range) =>
+  Math.round(lo) === Math.round(hi) ? `${Math.round(lo)}` : `${Math.round(lo)} to ${Math.round(hi)}`;
+
+/** Before: hatched, guessed. Now: hatched until it was seen three times, then solid. */
+function Bars({ lesson, most }: { lesson: Lesson; most: number }) {
+  const hatch = useId();
+  const x = (mm: number) => (Math.min(mm, most) / most) * 400;
+  const bar = (r: Range, y: number, solid: boolean) => (
+    <rect
+      x={x(r.lo)}
+      y={y}
+      width={Math.max(3, x(r.hi) - x(r.lo))}
+      height="9"
+      fill={solid ? 'var(--work)' : `url(#${hatch})`}
+      stroke="var(--work)"
+      strokeWidth="1.5"
+    />
+  );
+  return (
+    <svg viewBox="-2 0 404 26" className="mt-1 w-full max-w-md" aria-hidden>
+      <defs>
+        <HatchDefs id={hatch} color="var(--work)" />
+      </defs>
+      {lesson.before && bar(lesson.before, 2, false)}
+      {bar(lesson.after, 15, (lesson.after.basis?.count ?? 0) >= 3)}
+    </svg>
+  );
+}
+
+/** A vehicle nobody had a file of: what was seen at first contact, under the name the job has. */
+function newFile(state: JobState, all: readonly VehicleFile[]): VehicleFile {
+  const opened = state.kept.find((e) => e.kind === 'opened');
+  const from = opened?.kind === 'opened' ? opened.body.vehicle : state.vehicle;
+  const name = state.identity?.plate ? `Vehicle ${state.identity.plate}` : state.name;
+  const id = idOf(name);
+  const ids = all.map((v) => v.id);
+  return { ...from, id: ids.includes(id) || id.startsWith('archetype-') ? freshId(id, ids) : id, name };
+}

@@ -1,0 +1,204 @@
+import type { Connection, ConnectionKind, Fitting, VehicleFile } from '@iron-cradle/core';
+import { useState } from 'react';
+import { Choice } from '../../ui/Choice.tsx';
+import { TextField } from '../../ui/TextField.tsx';
+import { StringSheet } from '../job/plan/StringSheet.tsx';
+import type { Draft } from './useDraft.ts';
+import { freshId } from './fresh.ts';
+import { Place } from './Place.tsx';
+import { RangeField } from './RangeField.tsx';
+import { Select } from './Select.tsx';
+import { newWay, WaysForm } from './WaysForm.tsx';
+
+const kinds: ConnectionKind[] = [
+  'feed',
+  'return',
+  'vent',
+  'evap',
+  'filler',
+  'breather',
+  'plug',
+  'ground',
+  'heater',
+  'other',
+];
+const fittings: Fitting[] = [
+  'push-tab',
+  'slide-collar',
+  'hairpin',
+  'twist',
+  'spring-clamp',
+  'worm-clamp',
+  'ear-clamp',
+  'lock-plug',
+  'bolt',
+  'flare',
+  'other',
+];
+const sides = ['top', 'front', 'rear', 'left', 'right'];
+
+export const newLine = (file: VehicleFile): Connection => {
+  const id = freshId(
+    'line',
+    file.connections.map((c) => c.id),
+  );
+  const exact = (n: number) => ({ lo: n, typ: n, hi: n });
+  return {
+    id,
+    kind: 'other',
+    name: 'new line',
+    x: Math.round(file.length / 2),
+    side: 'top',
+    slack: { lo: 20, typ: 60, hi: 120, basis: { kind: 'typical' } },
+    visibleFrom: exact(0),
+    lookMinutes: 1,
+    fitting: 'other',
+    wetWhenOpen: false,
+    clips: [],
+    part: [newWay(`${id}-way-1`)],
+    make: [newWay(`${id}-way-1`)],
+  };
+};
+
+/** One connection: where it sits, how far it lets, where it parts and where it is made. */
+export function LineForm({ draft, id }: { draft: Draft; id: string }) {
+  const [string, setString] = useState(false);
+  const line = draft.file.connections.find((c) => c.id === id);
+  if (!line) return null;
+  const set = (work: (line: Connection) => void) =>
+    draft.change((file) => work(file.connections.find((c) => c.id === id)!));
+  return (
+    <div className="grid gap-4" key={id}>
+      <TextField
+        label="Name"
+        value={line.name}
+        error={line.name.trim() === '' ? 'Expected a name.' : undefined}
+        onChange={(event) => set((l) => void (l.name = event.target.value))}
+      />
+      <div className="grid gap-x-4 gap-y-3 mid:grid-cols-3">
+        <Select label="Kind" value={line.kind} options={kinds} onChoose={(kind) => set((l) => void (l.kind = kind))} />
+        <Select
+          label="Fitting"
+          value={line.fitting}
+          options={fittings}
+          onChoose={(fitting) => set((l) => void (l.fitting = fitting))}
+        />
+        <Select
+          label="On its"
+          value={sides.includes(line.side) ? line.side : 'top'}
+          options={sides}
+          onChoose={(side) => set((l) => void (l.side = side))}
+        />
+      </div>
+      <Place file={draft.file} x={line.x} onChange={(x) => set((l) => void (l.x = x))} />
+      <div className="grid gap-x-4 mid:grid-cols-2">
+        <RangeField
+          key={`slack${line.slack.lo}/${line.slack.hi}`}
+          label="Slack: pulls tight at a drop of"
+          range={line.slack}
+          onChange={(r) => set((l) => void (l.slack = r))}
+        />
+        <button type="button" className="btn self-start mid:mt-6" onClick={() => setString(true)}>
+          Measure it with a string
+        </button>
+        <RangeField
+          label="Can be seen from a drop of"
+          range={line.visibleFrom}
+          onChange={(r) => set((l) => void (l.visibleFrom = r))}
+        />
+        <Choice
+          label="Wet when open"
+          value={line.wetWhenOpen ? 'yes' : 'no'}
+          options={[
+            { value: 'no', label: 'dry' },
+            { value: 'yes', label: 'wet' },
+          ]}
+          onChoose={(v) => set((l) => void (l.wetWhenOpen = v === 'yes'))}
+        />
+      </div>
+      <WaysForm
+        title="Parts at"
+        ways={line.part}
+        owner={id}
+        file={draft.file}
+        onChange={(ways) => set((l) => void (l.part = ways))}
+      />
+      <WaysForm
+        title="Is made at"
+        ways={line.make}
+        owner={id}
+        file={draft.file}
+        onChange={(ways) => set((l) => void (l.make = ways))}
+      />
+      <Clips line={line} draft={draft} set={set} />
+      <button
+        type="button"
+        className="btn btn-halt"
+        onClick={() => draft.change((file) => void (file.connections = file.connections.filter((c) => c.id !== id)))}
+      >
+        Take this line out of the file
+      </button>
+      {string && (
+        <StringSheet
+          line={line.name}
+          onClose={() => setString(false)}
+          onKeep={(mm) => set((l) => void (l.slack = { lo: mm, typ: mm, hi: mm, basis: { kind: 'measured' } }))}
+        />
+      )}
+    </div>
+  );
+}
+
+interface ClipsProps {
+  line: Connection;
+  draft: Draft;
+  set: (work: (line: Connection) => void) => void;
+}
+
+function Clips({ line, draft, set }: ClipsProps) {
+  const add = () =>
+    set((l) => {
+      const id = freshId(
+        `${l.id}-clip`,
+        l.clips.map((k) => k.id),
+      );
+      const more = (mm: number) => mm + 40;
+      l.clips.push({
+        id,
+        name: `${l.name} clip`,
+        slack: { lo: more(l.slack.lo), typ: more(l.slack.typ), hi: more(l.slack.hi), basis: { kind: 'typical' } },
+        ways: [newWay(`${id}-off`)],
+      });
+    });
+  return (
+    <section aria-label="clips" className="grid gap-4">
+      <h3 className="text-20">Clips that give it more</h3>
+      {line.clips.map((clip) => (
+        <div key={clip.id} className="grid gap-3">
+          <RangeField
+            label={`With the ${clip.name ?? 'clip'} off it lets`}
+            range={clip.slack}
+            onChange={(r) => set((l) => void (l.clips.find((k) => k.id === clip.id)!.slack = r))}
+          />
+          <WaysForm
+            title={`${clip.name ?? 'Clip'} comes off at`}
+            ways={clip.ways}
+            owner={clip.id}
+            file={draft.file}
+            onChange={(ways) => set((l) => void (l.clips.find((k) => k.id === clip.id)!.ways = ways))}
+          />
+          <button
+            type="button"
+            className="btn justify-self-start"
+            onClick={() => set((l) => void (l.clips = l.clips.filter((k) => k.id !== clip.id)))}
+          >
+            No such clip
+          </button>
+        </div>
+      ))}
+      <button type="button" className="btn" onClick={add}>
+        Another clip
+      </button>
+    </section>
+  );
+}

@@ -1,0 +1,59 @@
+import { foldJob, nextStop, type JobState, type VehicleFile } from '@iron-cradle/core';
+import { useMemo } from 'react';
+import { Hang } from '../../drawings/hang/Hang.tsx';
+import { MinutesBar } from '../../drawings/minutes/MinutesBar.tsx';
+import { useSize } from '../../ui/useSize.ts';
+import { VerdictView } from '../../ui/VerdictView.tsx';
+import { useForesight } from '../../workers/useForesight.ts';
+
+/** A job that begins with this file, for drawing and planning it. */
+const begun = (vehicle: VehicleFile): JobState =>
+  foldJob(null, [
+    {
+      id: 'draft',
+      jobId: 'draft',
+      at: '2026-01-01T00:00:00Z',
+      by: '',
+      kind: 'opened',
+      body: { name: vehicle.name, complaint: 'pump', vehicle },
+    },
+  ])!;
+
+/** The file as a tank that hangs, and what a plan makes of it while it is written. */
+export function Planned({ file, whole }: { file: VehicleFile; whole: boolean }) {
+  const state = useMemo(() => begun(file), [file]);
+  const [box, size] = useSize<HTMLDivElement>();
+  const stop = useMemo(() => (whole ? nextStop(state) : null), [state, whole]);
+  const { foresight, progress } = useForesight(state, [], whole);
+  return (
+    <div>
+      <div ref={box} className="h-80 overflow-hidden border-b border-rule">
+        {stop && size.width > 0 && (
+          <Hang
+            state={state}
+            stop={{ ...stop, pose: state.pose }}
+            ghost={null}
+            width={size.width}
+            height={size.height}
+          />
+        )}
+      </div>
+      {whole && foresight && (
+        <div className="grid gap-2 pt-3" role="status" data-planned={foresight.verdict.outcome}>
+          <VerdictView verdict={foresight.verdict} compact />
+          {foresight.conflict && <p>If all is as likely, {foresight.conflict}.</p>}
+          {foresight.minutes && (
+            <>
+              <p className="text-quiet">
+                Down in {Math.round(foresight.minutes.typ)} min, {Math.round(foresight.minutes.lo)} to{' '}
+                {Math.round(foresight.minutes.hi)}
+              </p>
+              <MinutesBar minutes={foresight.minutes} />
+            </>
+          )}
+        </div>
+      )}
+      {progress !== null && <p className="pt-2 text-quiet">Planning it…</p>}
+    </div>
+  );
+}

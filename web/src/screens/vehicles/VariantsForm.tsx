@@ -1,0 +1,106 @@
+import type { Variant, VehicleFile } from '@iron-cradle/core';
+import { TextField } from '../../ui/TextField.tsx';
+import { freshId } from './fresh.ts';
+import type { Draft } from './useDraft.ts';
+
+/** What differs between vehicles of this model, decided by one look in the call. */
+export function VariantsForm({ draft }: { draft: Draft }) {
+  const { file, change } = draft;
+  const variants = file.variants ?? [];
+  const set = (i: number, work: (variant: Variant) => void) => change((f) => work(f.variants![i]!));
+  return (
+    <div className="grid gap-5">
+      <p className="text-quiet">
+        The same model differs between years. One look decides, asked in the call; what this one does not have is left
+        out.
+      </p>
+      {variants.map((variant, i) => (
+        <fieldset key={variant.id} className="grid gap-3 border-l-4 border-rule pl-3">
+          <TextField
+            label="The look, as a question"
+            value={variant.look}
+            error={variant.look.trim() === '' ? 'Expected a question.' : undefined}
+            onChange={(event) => set(i, (v) => void (v.look = event.target.value))}
+          />
+          {variant.choices.map((choice, k) => (
+            <div key={k} className="grid gap-2">
+              <TextField
+                label={`Answer ${k + 1}`}
+                value={choice.label}
+                error={choice.label.trim() === '' ? 'Expected a word or two.' : undefined}
+                onChange={(event) => set(i, (v) => void (v.choices[k]!.label = event.target.value))}
+              />
+              <p className="text-quiet">then it does not have</p>
+              <div className="flex flex-wrap gap-2">
+                {things(file).map((thing) => {
+                  const on = choice.without.includes(thing.id);
+                  return (
+                    <button
+                      key={thing.id}
+                      type="button"
+                      className="btn min-h-11 text-16"
+                      aria-pressed={on}
+                      onClick={() =>
+                        set(i, (v) => {
+                          const c = v.choices[k]!;
+                          c.without = on ? c.without.filter((id) => id !== thing.id) : [...c.without, thing.id];
+                        })
+                      }
+                    >
+                      {thing.name}
+                    </button>
+                  );
+                })}
+              </div>
+            </div>
+          ))}
+          <div className="grid gap-3 mid:grid-cols-2">
+            <button
+              type="button"
+              className="btn"
+              disabled={variant.choices.length >= 6}
+              onClick={() => set(i, (v) => void v.choices.push({ label: 'another', without: [] }))}
+            >
+              Another answer
+            </button>
+            <button type="button" className="btn" onClick={() => change((f) => void f.variants!.splice(i, 1))}>
+              No such look
+            </button>
+          </div>
+        </fieldset>
+      ))}
+      <button
+        type="button"
+        className="btn"
+        disabled={variants.length >= 8}
+        onClick={() =>
+          change((f) => {
+            f.variants = [
+              ...(f.variants ?? []),
+              {
+                id: freshId(
+                  'look',
+                  (f.variants ?? []).map((v) => v.id),
+                ),
+                look: 'Which one is it?',
+                choices: [
+                  { label: 'this', without: [] },
+                  { label: 'that', without: [] },
+                ],
+              },
+            ];
+          })
+        }
+      >
+        Another look
+      </button>
+    </div>
+  );
+}
+
+const things = (file: VehicleFile): { id: string; name: string }[] => [
+  ...file.connections,
+  ...file.connections.flatMap((c) => c.clips.map((k) => ({ id: k.id, name: k.name ?? `${c.name} clip` }))),
+  ...file.obstructions,
+  ...file.supports,
+];

@@ -1,0 +1,142 @@
+import { OPEN_REACH, type Range, type VehicleFile, type Way } from '@iron-cradle/core';
+import { Plus, Trash2 } from 'lucide-react';
+import { Choice } from '../../ui/Choice.tsx';
+import { TextField } from '../../ui/TextField.tsx';
+import { RangeField } from './RangeField.tsx';
+import { freshId } from './fresh.ts';
+
+interface WaysFormProps {
+  title: string;
+  ways: Way[];
+  file: VehicleFile;
+  /** Who these ways belong to: it never waits for itself. */
+  owner: string;
+  onChange: (ways: Way[]) => void;
+}
+
+const exact = (n: number): Range => ({ lo: n, typ: n, hi: n });
+export const newWay = (id: string): Way => ({
+  id,
+  reachFrom: exact(0),
+  reachTo: exact(OPEN_REACH),
+  minutes: { lo: 2, typ: 4, hi: 8 },
+  people: 1,
+  hands: 1,
+  from: 'outside',
+  tools: [],
+  after: [],
+});
+
+/** The places where a thing parts or is made: between which heights a hand gets there, how long it takes, what comes first. */
+export function WaysForm({ title, ways, file, owner, onChange }: WaysFormProps) {
+  const put = (i: number, more: Partial<Way>) => onChange(ways.map((w, k) => (k === i ? { ...w, ...more } : w)));
+  const others = [
+    ...file.connections.flatMap((c) => [c, ...c.clips.map((k) => ({ id: k.id, name: k.name ?? `${c.name} clip` }))]),
+    ...file.obstructions,
+  ].filter((thing) => thing.id !== owner);
+  return (
+    <section aria-label={title} className="grid gap-4">
+      <h3 className="text-20">{title}</h3>
+      {ways.map((way, i) => (
+        <fieldset key={way.id} className="grid gap-3 border-l-4 border-rule pl-3">
+          <legend className="text-quiet">{way.id}</legend>
+          <div className="grid gap-x-4 mid:grid-cols-2">
+            <RangeField
+              label="A hand gets there from"
+              range={way.reachFrom}
+              onChange={(r) => put(i, { reachFrom: r })}
+            />
+            <RangeField
+              label="and down to; empty: open"
+              range={way.reachTo}
+              onChange={(r) => put(i, { reachTo: r })}
+              hint="empty where no drop is too low"
+            />
+            <RangeField
+              label="Takes"
+              dimension="duration"
+              unit="min"
+              per={1 / 60}
+              range={way.minutes}
+              onChange={(r) => put(i, { minutes: r })}
+              hint="minutes, 3–8 if it varies"
+            />
+            <TextField
+              label="From which side"
+              value={way.from}
+              onChange={(event) => put(i, { from: event.target.value })}
+              error={way.from.trim() === '' ? 'Expected a word, outside or frame.' : undefined}
+            />
+            <TextField
+              label="Tools, with commas between"
+              value={way.tools.join(', ')}
+              onChange={(event) =>
+                put(i, {
+                  tools: event.target.value
+                    .split(',')
+                    .map((t) => t.trimStart())
+                    .filter((t, k, all) => t !== '' || k === all.length - 1)
+                    .filter((t) => t !== ''),
+                })
+              }
+            />
+            <Choice
+              label="People"
+              value={String(way.people) as '1' | '2'}
+              options={[
+                { value: '1', label: 'one' },
+                { value: '2', label: 'two' },
+              ]}
+              onChoose={(n) => put(i, { people: Number(n) })}
+            />
+          </div>
+          <p className="text-quiet">Only after</p>
+          <div className="flex flex-wrap gap-2">
+            {others.map((other) => {
+              const on = way.after.includes(other.id);
+              return (
+                <button
+                  key={other.id}
+                  type="button"
+                  className="btn min-h-11 text-16"
+                  aria-pressed={on}
+                  onClick={() =>
+                    put(i, { after: on ? way.after.filter((id) => id !== other.id) : [...way.after, other.id] })
+                  }
+                >
+                  {other.name ?? other.id}
+                </button>
+              );
+            })}
+          </div>
+          {ways.length > 1 && (
+            <button
+              type="button"
+              className="btn justify-self-start"
+              onClick={() => onChange(ways.filter((_, k) => k !== i))}
+            >
+              <Trash2 size={20} aria-hidden /> Not this way
+            </button>
+          )}
+        </fieldset>
+      ))}
+      <button
+        type="button"
+        className="btn"
+        onClick={() =>
+          onChange([
+            ...ways,
+            newWay(
+              freshId(
+                `${owner}-way`,
+                ways.map((w) => w.id),
+              ),
+            ),
+          ])
+        }
+      >
+        <Plus size={20} aria-hidden /> Another way
+      </button>
+    </section>
+  );
+}

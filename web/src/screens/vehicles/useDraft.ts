@@ -1,0 +1,51 @@
+import { checkVehicle, InputError, type VehicleFile } from '@iron-cradle/core';
+import { useMemo, useState } from 'react';
+
+export interface Draft {
+  file: VehicleFile;
+  /** Changes a copy; every change can be undone. */
+  change: (work: (file: VehicleFile) => void) => void;
+  undo: () => void;
+  canUndo: boolean;
+  dirty: boolean;
+  /** What makes no sense, with its place; null when the file is whole. */
+  problem: { field: string; text: string } | null;
+}
+
+/** A vehicle file that is being worked on: checked as one goes, nothing lost until it is kept. */
+export function useDraft(given: VehicleFile): Draft {
+  const [trail, setTrail] = useState<VehicleFile[]>([given]);
+  const file = trail.at(-1)!;
+  const problem = useMemo(() => {
+    try {
+      checkVehicle(file);
+      return null;
+    } catch (error) {
+      if (!(error instanceof InputError)) throw error;
+      return {
+        field: error.field,
+        text: `${placeOf(file, error.field)}: expected ${error.expected}, found ${error.found || 'nothing'}`,
+      };
+    }
+  }, [file]);
+  return {
+    file,
+    change: (work) => {
+      const next = structuredClone(file);
+      work(next);
+      setTrail([...trail.slice(-60), next]);
+    },
+    undo: () => trail.length > 1 && setTrail(trail.slice(0, -1)),
+    canUndo: trail.length > 1,
+    dirty: JSON.stringify(file) !== JSON.stringify(given),
+    problem,
+  };
+}
+
+/** A path like `connections[2].slack` with the name of the thing. */
+function placeOf(file: VehicleFile, field: string): string {
+  const [, list, n, rest] = /^(connections|obstructions)\[(\d+)\]\.?(.*)$/.exec(field) ?? [];
+  if (!list) return field;
+  const thing = file[list as 'connections' | 'obstructions'][Number(n)];
+  return `${thing?.name ?? list}${rest ? `, ${rest}` : ''}`;
+}

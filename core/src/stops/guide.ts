@@ -32,6 +32,18 @@ export function routeDown(state: TankState, view: View, margins: Margins): Route
 }
 
 /**
+ * Part-way down, the top at working height: the least minutes to a level pose, with nothing parted that need not be.
+ *
+ * @param drop on the 5 mm grid
+ * @example routePartWay(state, 250, 'typical', standardMargins)?.minutes
+ */
+export function routePartWay(state: TankState, drop: number, view: View, margins: Margins): Route | null {
+  const model = routeModel(state, view, margins);
+  if (drop > model.clear) return null;
+  return solve({ ...model, must: [], goal: { f: drop, r: drop } }).route;
+}
+
+/**
  * What the search says to do now: a way that is certain if there is one; else one that is certain once a line was looked
  * at. Null where neither is known, or where something planned was left undone here.
  */
@@ -41,15 +53,10 @@ export function guide(state: TankState, margins: Margins): Guide | null {
   const route = routeDown(state, 'worst', margins) ?? routeDown(state, 'look', margins);
   if (!route) return null;
   const [now, next] = route.stops;
-  const actions = now!.uses
-    .filter((use) => !use.thing.startsWith('look:') && !use.way.endsWith(LOOKED))
-    .map((use) =>
-      actionFor(
-        state,
-        use.thing,
-        waysOff(state, use.thing).find((way) => way.id === use.way)!,
-      ),
-    );
+  const actions = actionsOf(
+    state,
+    now!.uses.filter((use) => !use.way.endsWith(LOOKED)),
+  );
   // Supports come off only once nothing else is left to do at home.
   return {
     actions: here === 0 ? [...actions, ...supportsOff(state)] : actions,
@@ -79,6 +86,19 @@ function comfortable(state: TankState, { stops }: Route, margins: Margins): Pose
   for (let lower = pose; fits(lower); lower = { f: lower.f + GRID, r: lower.r + GRID }) pose = lower;
   return pose;
 }
+
+/** What a route does at a stop, as things to take off; looks are left out. */
+export const actionsOf = (state: TankState, uses: Route['stops'][number]['uses']): Action[] =>
+  uses
+    .filter((use) => !use.thing.startsWith('look:'))
+    .map((use) => {
+      const id = use.way.replace(LOOKED, '');
+      return actionFor(
+        state,
+        use.thing,
+        waysOff(state, use.thing).find((way) => way.id === id)!,
+      );
+    });
 
 /** Ways by which a thing of the ledger comes off. */
 function waysOff({ vehicle }: TankState, key: string): readonly Way[] {

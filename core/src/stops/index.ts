@@ -3,7 +3,8 @@ export { nextStop, stopAt, stepHeight } from './down.ts';
 export { planDescent, marksAhead } from './preview.ts';
 export { nextUp, upStopAt, testStop } from './up.ts';
 export { poseInWords, isLevel } from './poseWords.ts';
-export { routeDown } from './guide.ts';
+export { ascentModel, routeUp, type UpView } from './ascent.ts';
+export { actionsOf, routeDown, routePartWay } from './guide.ts';
 export { planChanged } from './changes.ts';
 export { endByEnd } from './endByEnd.ts';
 export { bindings, holdersAt, samePose, surelyReaches, type Binding } from './limits.ts';
@@ -18,6 +19,7 @@ export {
   gridDown,
   gridUp,
   gridNearest,
+  MOVE_MINUTES,
   type Margins,
 } from './margins.ts';
 export { slackFromString, slackReleased, tautLength, type Place, type StringLine, type StringSlack } from './string.ts';

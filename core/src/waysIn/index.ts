@@ -1,7 +1,9 @@
 import { commonPractice } from '../basis/index.ts';
 import { add, roundTo, total, type Estimate } from '../estimate/index.ts';
 import type { Complaint, JobState } from '../job/types.ts';
-import { planDescent } from '../stops/preview.ts';
+import { supportsOff } from '../stops/actions.ts';
+import { actionsOf, routePartWay } from '../stops/guide.ts';
+import { MOVE_MINUTES, standardMargins } from '../stops/margins.ts';
 import { estimateOf } from '../vehicle/index.ts';
 import { AROUND, lowerMinutes } from './lower.ts';
 
@@ -63,15 +65,12 @@ function lower(state: JobState): WayIn {
 
 /** Down to where two hands work on its top, and up again: what holds it there comes off, the rest stays on. */
 function partway(state: JobState): WayIn {
-  const plan = planDescent(state);
-  const reached: typeof plan.stops = [];
-  for (const stop of plan.stops) {
-    reached.push(stop);
-    if (Math.min(stop.pose.f, stop.pose.r) >= WORKING_HEIGHT) break;
-  }
-  const there = (reached.at(-1)?.pose.f ?? 0) >= WORKING_HEIGHT;
-  const down = total(reached.map((s) => s.minutes));
-  const off = reached.flatMap((s) => s.actions.map((a) => a.name));
+  const route = routePartWay(state, WORKING_HEIGHT, 'typical', standardMargins);
+  const actions = route?.stops.flatMap((stop) => actionsOf(state, stop.uses)) ?? [];
+  const moves = Array.from({ length: route?.moves ?? 0 }, () => MOVE_MINUTES);
+  const straps = supportsOff(state);
+  const down = total([...moves, ...actions.map((a) => a.minutes), ...straps.map((a) => a.minutes)]);
+  const off = [...actions, ...straps].map((a) => a.name);
   return {
     id: 'partway',
     name: 'Part-way down',
@@ -81,7 +80,7 @@ function partway(state: JobState): WayIn {
     remains: `work on its top at ${WORKING_HEIGHT} mm, on the jack all the time; nothing to be cleaned inside`,
     cannot: tankOut.includes(state.complaint)
       ? 'the tank itself must come out'
-      : there
+      : route
         ? null
         : `it is held before ${WORKING_HEIGHT} mm`,
     look: null,

@@ -12,6 +12,7 @@ export * from './handling/index.ts';
 export * from './job/index.ts';
 export * from './stops/index.ts';
 export * from './learning/index.ts';
+export * from './steps/index.ts';
 export * from './call/index.ts';
 export * from './summary/index.ts';
 export * from './diagnosis/index.ts';

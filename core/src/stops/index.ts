@@ -4,6 +4,7 @@ export { planDescent, marksAhead } from './preview.ts';
 export { nextUp, upStopAt, testStop } from './up.ts';
 export { poseInWords, isLevel } from './poseWords.ts';
 export { ascentModel, routeUp, type UpView } from './ascent.ts';
+export { supportsOff } from './actions.ts';
 export { actionsOf, routeDown, routePartWay } from './guide.ts';
 export { planChanged } from './changes.ts';
 export { endByEnd } from './endByEnd.ts';

@@ -180,13 +180,18 @@ export const vehicleSchema = {
         }),
       ),
       fasteners: list(
-        object({
-          id,
-          thread: text,
-          count: { type: 'integer', minimum: 1 },
-          likelyToBreak: { type: 'boolean' },
-          torque: { anyOf: [range, { type: 'null' }] },
-        }),
+        object(
+          {
+            id,
+            thread: text,
+            count: { type: 'integer', minimum: 1 },
+            likelyToBreak: { type: 'boolean' },
+            torque: { anyOf: [range, { type: 'null' }] },
+            hex: text,
+            counter: text,
+          },
+          ['hex', 'counter'],
+        ),
       ),
       sender: { anyOf: [{ type: 'null' }, object({ emptyOhms: range, fullOhms: range })] },
       notes: list({ type: 'string', maxLength: 400 }),

@@ -97,6 +97,9 @@ export interface Fastener {
   thread: string;
   count: number;
   likelyToBreak: boolean;
+  /** What fits its head, and what holds the other side: “13 mm”. Left out where nobody knows. */
+  hex?: string;
+  counter?: string;
   /** N·m; null = not known, never made up. */
   torque: Range | null;
 }

@@ -1,0 +1,2 @@
+export { stepsOf, spokenStop, type Step } from './steps.ts';
+export { planSheet, heightInWords, type PlanSheet, type SheetStop } from './sheet.ts';

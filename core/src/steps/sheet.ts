@@ -1,0 +1,112 @@
+import { asks, minutesAhead, outlook } from '../foresight/index.ts';
+import { nameOf, shortName } from '../job/names.ts';
+import type { JobState, Pose } from '../job/types.ts';
+import { handUnitNear } from '../quantity/index.ts';
+import {
+  actionsOf,
+  isLevel,
+  poseInWords,
+  routeDown,
+  routeModel,
+  routeUp,
+  standardMargins,
+  supportsOff,
+  type TankState,
+  type View,
+} from '../stops/index.ts';
+import { stepsOf } from './steps.ts';
+
+/** A stop as it stands on paper. */
+export interface SheetStop {
+  n: number;
+  /** mm of the two ends. */
+  pose: Pose;
+  /** “40 mm, two fingers”. */
+  height: string;
+  steps: string[];
+}
+
+/** The plan on one page. */
+export interface PlanSheet {
+  vehicle: string;
+  /** What the figures of the plan are taken as: true whatever is true, or only as likely. */
+  certain: boolean;
+  minutes: { lo: number; typ: number; hi: number } | null;
+  down: SheetStop[];
+  up: SheetStop[];
+  /** What each must let for the plan to hold, mm. */
+  asks: { name: string; mm: number }[];
+  /** Stands at the foot. */
+  caution: string;
+}
+
+const CAUTION =
+  'No flame, no spark, cold light only; air through; eyes and hands covered; jack padded and in place. ' +
+  'The service information of the vehicle and local codes come first.';
+
+/**
+ * The plan for a shop without a device under the car: stops down with their steps, the way up, what each line must let.
+ * The certain plan if there is one, else the likely one, said so.
+ *
+ * @returns empty ways where there is none
+ * @example planSheet(state).down[0]!.height // '0 mm'
+ */
+export function planSheet(state: JobState): PlanSheet {
+  const ahead = outlook(state);
+  const certain = ahead.worst !== null;
+  const view: View = certain ? 'worst' : 'typical';
+  const route = state.out ? null : routeDown(state, view, standardMargins);
+  const model = routeModel(state, view, standardMargins);
+  const words = (pose: Pose) => heightInWords(pose, state.vehicle.ends);
+  const down = (route?.stops ?? []).map((stop, n): SheetStop => {
+    const home = stop.pose.f === 0 && stop.pose.r === 0;
+    const actions = [...actionsOf(state, stop.uses), ...(home ? supportsOff(state) : [])];
+    return {
+      n,
+      pose: stop.pose,
+      height: n === route!.stops.length - 1 ? `${words(stop.pose)}: down` : words(stop.pose),
+      steps: stepsOf(state, actions).map((s) => `${s.text}${s.tools.length > 0 ? ` [${s.tools.join(', ')}]` : ''}`),
+    };
+  });
+  return {
+    vehicle: state.vehicle.name,
+    certain,
+    minutes: minutesAhead(ahead),
+    down,
+    up: upStops(state),
+    asks: route ? asks(model, route).map(({ key, mm }) => ({ name: shortName(nameOf(state, key)), mm })) : [],
+    caution: CAUTION,
+  };
+}
+
+/**
+ * A height with the unit of the hand where one fits.
+ *
+ * @example heightInWords({ f: 40, r: 40 }, ['front', 'rear']) // '40 mm, two fingers'
+ */
+export function heightInWords(pose: Pose, ends: readonly [string, string]): string {
+  const hand = isLevel(pose) && pose.f > 0 ? handUnitNear(pose.f) : null;
+  return [poseInWords(pose, ends), ...(hand ? [hand] : [])].join(', ');
+}
+
+/** The way up, everything that comes off on the way down to be made. */
+function upStops(state: JobState): SheetStop[] {
+  const route = routeUp(state.out ? state : onTheFloor(state), 'typical');
+  return (route?.stops ?? []).map((stop, n) => ({
+    n,
+    pose: stop.pose,
+    height: heightInWords(stop.pose, state.vehicle.ends),
+    steps: stop.uses.map((use) => `${shortName(nameOf(state, use.thing))} home: push, pull, look`),
+  }));
+}
+
+/** As it will be on the floor, by whatever ways it went down. */
+function onTheFloor(state: JobState): TankState {
+  const { connections, obstructions, clear } = state.vehicle;
+  const keys = [
+    ...connections.map((c) => `line:${c.id}`),
+    ...obstructions.filter((o) => o.blocksAt).map((o) => `obstruction:${o.id}`),
+  ].filter((key) => !state.items.some((i) => i.key === key));
+  const items = keys.map((key) => ({ key, state: 'open', way: null }) as JobState['items'][number]);
+  return { ...state, pose: { f: clear, r: clear }, items: [...state.items, ...items] };
+}

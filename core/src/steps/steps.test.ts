@@ -1,0 +1,107 @@
+import { foldJob, type JobState } from '../job/index.ts';
+import { logWriter } from '../rehearsal/index.ts';
+import { nextStop, supportsOff } from '../stops/index.ts';
+import { archetypes, type Connection, type VehicleFile } from '../vehicle/index.ts';
+import { planSheet, spokenStop, stepsOf } from './index.ts';
+
+const exact = (n: number) => ({ lo: n, typ: n, hi: n });
+const rail = archetypes[0]!;
+const line = (id: string, slack: number, from: number, more: Partial<Connection> = {}): Connection => {
+  const way = {
+    ...rail.connections[0]!.part[0]!,
+    id: `${id}-top`,
+    reachFrom: exact(from),
+    reachTo: exact(9999),
+    after: [],
+  };
+  return {
+    ...rail.connections[0]!,
+    id,
+    name: `${id} line`,
+    slack: exact(slack),
+    visibleFrom: exact(0),
+    clips: [],
+    part: [{ ...way, minutes: exact(3) }],
+    make: [{ ...way, minutes: exact(3) }],
+    ...more,
+  };
+};
+const begin = (more: Partial<VehicleFile>): JobState =>
+  foldJob(null, [
+    logWriter('job')('opened', {
+      name: 'Van',
+      complaint: 'pump',
+      vehicle: { ...structuredClone(rail), obstructions: [], ...more },
+    }),
+  ])!;
+
+describe('a stop, hand by hand', () => {
+  test('mark first, then how the fitting lets go, then the cap; a wet end carries its caution', () => {
+    const state = begin({ connections: [line('feed', 100, 0, { fitting: 'push-tab', wetWhenOpen: true })] });
+    const { actions } = nextStop(state);
+    const steps = stepsOf(
+      state,
+      actions.filter((a) => a.type === 'part'),
+      { 'line:feed': 7 },
+    );
+    expect(steps.map((s) => s.text)).toEqual([
+      'paint 7 on both ends of the feed line',
+      'feed line: take the second safety clip off, if there is one',
+      'push the line towards the joint: it unloads the tabs',
+      'press both tabs right in and pull straight',
+      'cap both ends at once',
+    ]);
+    expect(steps[1]!.caution).toMatch(/wet inside/);
+  });
+
+  test('the jack carries before the first strap, the last one is a moment for two; head and other side by name', () => {
+    const state = begin({});
+    const { fasteners } = state.vehicle;
+    fasteners[0]!.hex = '15 mm';
+    fasteners[0]!.counter = '13 mm';
+    const steps = stepsOf(state, supportsOff(state));
+    expect(steps[0]).toMatchObject({
+      text: expect.stringMatching(/^padded jack/) as string,
+      caution: expect.any(String) as string,
+    });
+    expect(steps.filter((s) => s.text.startsWith('padded jack'))).toHaveLength(1);
+    expect(steps[1]!.tools).toEqual(['15 mm socket', '13 mm spanner for the other side']);
+    expect(steps[1]!.text).toMatch(/last few threads/);
+    expect(steps.at(-1)!.caution).toMatch(/two people/);
+  });
+
+  test('said aloud in one breath', () => {
+    const state = begin({ connections: [line('return', 100, 0, { wetWhenOpen: true })] });
+    const actions = nextStop(state).actions.filter((a) => a.type === 'part');
+    expect(spokenStop({ height: '40 mm, two fingers', actions, tags: { 'line:return': 8 }, look: true })).toBe(
+      '40 mm, two fingers. Part return line 8. Cap 8, both ends. Look: anything tight?',
+    );
+  });
+});
+
+describe('the plan on one page', () => {
+  test('stops, steps, what each must let, the way up; certain where it is', () => {
+    const sheet = planSheet(begin({ connections: [line('feed', 60, 30), line('vent', 120, 70)] }));
+    expect(sheet.certain).toBe(true);
+    expect(sheet.down.map((s) => s.pose.f)).toEqual([0, 30, 70, rail.clear]);
+    expect(sheet.asks).toEqual([
+      { name: 'vent', mm: 70 },
+      { name: 'feed', mm: 30 },
+    ]);
+    // Two stops and the floor: 3 moves of 2 min, two lines of 3.
+    expect(sheet.minutes).toEqual({ lo: 12, typ: 12, hi: 12 });
+    expect(sheet.down[1]!.steps[0]).toMatch(/paint its number on both ends of the feed line/);
+    expect(sheet.up.at(-1)!.pose).toEqual({ f: 0, r: 0 });
+    const made = sheet.up.flatMap((s) => s.steps);
+    expect(made).toEqual(expect.arrayContaining(['feed home: push, pull, look', 'vent home: push, pull, look']));
+    expect(sheet.caution).toMatch(/service information/);
+  });
+
+  test('guessed figures are said to be likely only; no way gives an empty way', () => {
+    const guessed = begin({ connections: [line('vent', 0, 70, { slack: { lo: 20, typ: 100, hi: 140 } })] });
+    expect(planSheet(guessed)).toMatchObject({ certain: false });
+    const none = planSheet(begin({ connections: [line('vent', 20, 70)] }));
+    expect(none.down).toEqual([]);
+    expect(none.minutes).toBeNull();
+  });
+});

@@ -49,6 +49,7 @@ export async function makeApp(db: Database, options: AppOptions): Promise<Expres
           styleSrc: ["'self'", "'unsafe-inline'"],
           fontSrc: ["'self'"],
           imgSrc: ["'self'", 'data:', 'blob:'],
+          mediaSrc: ["'self'", 'blob:'],
           connectSrc: ["'self'"],
           manifestSrc: ["'self'"],
           workerSrc: ["'self'"],

@@ -15,6 +15,7 @@ const FirstContact = lazy(() => import('../screens/firstContact/FirstContact.tsx
 const RecordScreen = lazy(() => import('../screens/record/RecordScreen.tsx'));
 const QuoteScreen = lazy(() => import('../screens/quote/QuoteScreen.tsx'));
 const LabelsScreen = lazy(() => import('../screens/labels/LabelsScreen.tsx'));
+const PlanSheetScreen = lazy(() => import('../screens/planSheet/PlanSheetScreen.tsx'));
 const VehiclesScreen = lazy(() => import('../screens/vehicles/VehiclesScreen.tsx'));
 const VehicleScreen = lazy(() => import('../screens/vehicles/VehicleScreen.tsx'));
 const ShopScreen = lazy(() => import('../screens/shop/ShopScreen.tsx'));
@@ -50,6 +51,7 @@ const router = createBrowserRouter([
       { path: '/vehicles/:id', element: <VehicleScreen /> },
       { path: '/jobs/:jobId/record', element: <RecordScreen /> },
       { path: '/jobs/:jobId/quote', element: <QuoteScreen /> },
+      { path: '/jobs/:jobId/sheet', element: <PlanSheetScreen /> },
       { path: '/jobs/:jobId/labels', element: <LabelsScreen /> },
       { path: '/jobs/:jobId/:station?', element: <JobScreen /> },
       { path: '*', element: <Missing what="page" /> },

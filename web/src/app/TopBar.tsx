@@ -32,10 +32,10 @@ export function TopBar({ title, hint, to, children }: TopBarProps) {
         <button
           type="button"
           className="grid size-11 shrink-0 place-items-center"
-          aria-label={theme === 'day' ? 'night theme' : 'day theme'}
-          onClick={() => chooseTheme(theme === 'day' ? 'night' : 'day')}
+          aria-label={theme === 'night' ? 'day theme' : 'night theme'}
+          onClick={() => chooseTheme(theme === 'night' ? 'day' : 'night')}
         >
-          {theme === 'day' ? <Moon size={20} aria-hidden /> : <Sun size={20} aria-hidden />}
+          {theme !== 'night' ? <Moon size={20} aria-hidden /> : <Sun size={20} aria-hidden />}
         </button>
       </header>
       <LineBands />

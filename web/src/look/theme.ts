@@ -1,33 +1,58 @@
 import { useSyncExternalStore } from 'react';
 
-export type Theme = 'day' | 'night';
-const KEY = 'cradle-theme';
+/** Glare: black on white with thick edges, for a device in the sun. */
+export type Theme = 'day' | 'night' | 'glare';
+export type TextSize = 100 | 125 | 150;
+const THEME = 'cradle-theme';
+const TEXT = 'cradle-text';
 const dark = window.matchMedia('(prefers-color-scheme: dark)');
+const contrast = window.matchMedia('(prefers-contrast: more)');
 const listeners = new Set<() => void>();
 
 /** The theme in force: the person's choice on this device, else the system's. */
 export function theme(): Theme {
-  const chosen = localStorage.getItem(KEY);
-  return chosen === 'day' || chosen === 'night' ? chosen : dark.matches ? 'night' : 'day';
+  const chosen = localStorage.getItem(THEME);
+  if (chosen === 'day' || chosen === 'night' || chosen === 'glare') return chosen;
+  return contrast.matches ? 'glare' : dark.matches ? 'night' : 'day';
+}
+
+/** Size of all text on this device, per cent. */
+export function textSize(): TextSize {
+  const chosen = Number(localStorage.getItem(TEXT));
+  return chosen === 125 || chosen === 150 ? chosen : 100;
 }
 
 function show(): void {
   document.documentElement.dataset.theme = theme();
+  document.documentElement.style.fontSize = `${textSize()}%`;
   listeners.forEach((tell) => tell());
 }
 
-export function chooseTheme(next: Theme): void {
-  localStorage.setItem(KEY, next);
+/** Null follows the system again. */
+export function chooseTheme(next: Theme | null): void {
+  if (next) localStorage.setItem(THEME, next);
+  else localStorage.removeItem(THEME);
+  show();
+}
+
+export function chooseTextSize(next: TextSize): void {
+  localStorage.setItem(TEXT, String(next));
   show();
 }
 
 export function startTheme(): void {
   dark.addEventListener('change', show);
+  contrast.addEventListener('change', show);
   show();
 }
 
-export const useTheme = (): Theme =>
-  useSyncExternalStore((tell) => {
-    listeners.add(tell);
-    return () => void listeners.delete(tell);
-  }, theme);
+const subscribe = (tell: () => void) => {
+  listeners.add(tell);
+  return () => void listeners.delete(tell);
+};
+
+export const useTheme = (): Theme => useSyncExternalStore(subscribe, theme);
+export const useTextSize = (): TextSize => useSyncExternalStore(subscribe, textSize);
+/** Was the theme chosen on this device, or does it follow the system? */
+export const useThemeChosen = (): boolean =>
+  useSyncExternalStore(subscribe, () => localStorage.getItem(THEME) !== null);

@@ -47,7 +47,7 @@ const shapes = [
   ['paint-edge', 'paint'],
 ] as const;
 
-describe.each(['day', 'night'])('%s', (name) => {
+describe.each(['day', 'night', 'glare'])('%s', (name) => {
   const tokens = theme(name);
   test.each(text)('text %s on %s at least 4.5:1', (a, b) =>
     expect(contrast(tokens[a]!, tokens[b]!)).toBeGreaterThanOrEqual(4.5),

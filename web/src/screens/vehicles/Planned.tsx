@@ -27,7 +27,7 @@ export function Planned({ file, whole }: { file: VehicleFile; whole: boolean }) 
   const { foresight, progress } = useForesight(state, [], whole);
   return (
     <div>
-      <div ref={box} className="h-80 overflow-hidden border-b border-rule">
+      <div ref={box} className="h-[27rem] overflow-hidden border-b border-rule">
         {stop && size.width > 0 && (
           <Hang
             state={state}

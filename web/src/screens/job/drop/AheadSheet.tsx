@@ -1,6 +1,7 @@
 import { bindings, MORE_TILT } from '@iron-cradle/core';
 import type { Change, Foresight, Remedy } from '@iron-cradle/core/foresight';
 import { useState } from 'react';
+import { Link } from 'react-router';
 import { MinutesBar } from '../../../drawings/minutes/MinutesBar.tsx';
 import { useJob } from '../../../log/useJob.ts';
 import { Sheet } from '../../../ui/Sheet.tsx';
@@ -11,7 +12,7 @@ import { WhatIf } from './WhatIf.tsx';
 
 /** What lies ahead: minutes as a range, what each line is asked for, what if, and where there is no way, what makes one. */
 export function AheadSheet({ open, onClose }: { open: boolean; onClose: () => void }) {
-  const { state, enter } = useJob();
+  const { state, jobId, enter } = useJob();
   const [changes, setChanges] = useState<Change[]>([]);
   const now = useForesight(state, [], open);
   const then = useForesight(state, changes, open && changes.length > 0);
@@ -56,6 +57,9 @@ export function AheadSheet({ open, onClose }: { open: boolean; onClose: () => vo
           <Asked foresight={shown} />
         </>
       )}
+      <Link to={`/jobs/${jobId}/sheet`} className="btn my-3 w-full">
+        The plan on one page, to print
+      </Link>
       <WhatIf state={state} changes={changes} onChange={setChanges} />
     </Sheet>
   );

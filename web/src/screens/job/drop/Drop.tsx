@@ -1,14 +1,18 @@
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { useNavigate } from 'react-router';
+import { screenChanged } from '../../../app/wetGlass.ts';
+import { useHandsOff } from '../../../app/useHandsOff.ts';
+import { say, tone } from '../../../app/voice.ts';
 import { useKeys } from '../../../app/keys.tsx';
 import { Hang } from '../../../drawings/hang/Hang.tsx';
 import { useJob } from '../../../log/useJob.ts';
 import { Strap } from '../../../look/Strap.tsx';
 import { Band } from '../../../ui/Band.tsx';
-import { takeBackInWords } from '@iron-cradle/core';
+import { heightInWords, spokenStop, takeBackInWords } from '@iron-cradle/core';
 import { OffSheet } from '../OffSheet.tsx';
 import { TakeBack } from '../TakeBack.tsx';
 import { TankLayout } from '../tank/TankLayout.tsx';
+import { StepByStep } from './StepByStep.tsx';
 import { Changed, Held, StopHead, StopList } from './NowParts.tsx';
 import { AheadSheet } from './AheadSheet.tsx';
 import { SomethingHolds } from './SomethingHolds.tsx';
@@ -27,9 +31,20 @@ export default function Drop() {
   const { state, stop, bundle, vapour } = descent;
   const down = state.out;
   const undo = takeBackInWords(state);
+  const words = down
+    ? 'The tank is down.'
+    : spokenStop({
+        height: heightInWords(stop.pose, state.vehicle.ends),
+        actions: stop.actions,
+        tags: descent.tags,
+        look: stop.kind === 'stop' || stop.kind === 'creep',
+      });
   const go = () => (down ? void navigate(`/jobs/${jobId}/bench`) : void descent.confirm());
   const keys = useKeys([
     { key: 'Enter', does: 'all as said, or on to the bench', run: go },
+    { key: 'PageDown', shown: 'pedal', does: 'a pedal’s forward: all as said', run: () => go() },
+    { key: 'PageUp', shown: 'pedal back', does: 'say it again', run: () => say(words) },
+    { key: 's', does: 'say the stop', run: () => say(words) },
     { key: 'h', does: 'something holds', run: () => setHolding(true) },
     { key: 'ArrowUp', shown: 'arrow up', does: '10 mm higher', run: () => descent.step(-10) },
     { key: 'ArrowDown', shown: 'arrow down', does: '10 mm lower', run: () => descent.step(10) },
@@ -43,6 +58,12 @@ export default function Drop() {
     },
     { key: '0–9', does: 'a tag’s number opens it', run: () => undefined },
   ]);
+  useHandsOff({ words, next: go });
+  const held = stop.kind === 'held';
+  useEffect(() => {
+    screenChanged();
+    tone(held ? 'halt' : 'done');
+  }, [words, held]);
   const openCount = state.items.filter((i) => i.state !== 'closed').length;
   const band = (
     <>
@@ -50,7 +71,6 @@ export default function Drop() {
       <Changed words={descent.changed} />
     </>
   );
-  const held = stop.kind === 'held';
   return (
     <>
       <TankLayout
@@ -68,9 +88,10 @@ export default function Drop() {
               </div>
             ) : (
               <>
-                <StopHead descent={descent} onAhead={() => setAhead(true)} />
+                <StopHead descent={descent} onAhead={() => setAhead(true)} onSay={() => say(words)} />
                 {held && <Held descent={descent} onAhead={() => setAhead(true)} />}
                 <StopList descent={descent} />
+                <StepByStep descent={descent} />
                 {!held && <RoomLeft descent={descent} />}
               </>
             )}

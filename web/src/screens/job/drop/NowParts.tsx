@@ -7,10 +7,17 @@ import { useJob } from '../../../log/useJob.ts';
 import { Band } from '../../../ui/Band.tsx';
 import { QuantityField } from '../../../ui/QuantityField.tsx';
 import { useState } from 'react';
+import { canSpeak } from '../../../app/voice.ts';
 import type { Descent } from './useDescent.ts';
 
+interface StopHeadProps {
+  descent: Descent;
+  onAhead: () => void;
+  onSay: () => void;
+}
+
 /** The height, in mm and in the unit of the hand, and where in the descent it stands. */
-export function StopHead({ descent, onAhead }: { descent: Descent; onAhead: () => void }) {
+export function StopHead({ descent, onAhead, onSay }: StopHeadProps) {
   const { stop, hand, left, stopNumber, planned, state } = descent;
   const word =
     stop.kind === 'start'
@@ -29,6 +36,11 @@ export function StopHead({ descent, onAhead }: { descent: Descent; onAhead: () =
           {word}
           {left > 0 && stop.kind !== 'held' ? `, about ${left} more` : ''}
         </span>
+        {canSpeak() && (
+          <button type="button" className="link min-h-11 shrink-0 px-2 text-16" data-action="say" onClick={onSay}>
+            say it
+          </button>
+        )}
         <button type="button" className="link min-h-11 shrink-0 px-2 text-16" data-action="ahead" onClick={onAhead}>
           what lies ahead
         </button>

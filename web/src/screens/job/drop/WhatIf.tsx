@@ -1,4 +1,4 @@
-import { bindings, shortName, type JobState } from '@iron-cradle/core';
+import { bindings, rangeInWords, shortName, type JobState } from '@iron-cradle/core';
 import type { Change } from '@iron-cradle/core/foresight';
 
 interface WhatIfProps {
@@ -50,9 +50,7 @@ export function WhatIf({ state, changes, onChange }: WhatIfProps) {
                 key={b.key}
                 id={b.key}
                 name={`${shortName(b.name)} lets`}
-                value={
-                  had?.what === 'slack' ? `${had.mm} mm` : `${Math.round(b.limit.lo)}–${Math.round(b.limit.hi)} mm`
-                }
+                value={had?.what === 'slack' ? `${had.mm} mm` : rangeInWords(b.limit, 1) + ' mm'}
                 onLess={() => slack(b.line!.id, b.limit.typ, -STEP)}
                 onMore={() => slack(b.line!.id, b.limit.typ, STEP)}
               />

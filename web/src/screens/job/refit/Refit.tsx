@@ -1,6 +1,19 @@
-import { bindings, holdersAt, nextUp, shortName, splitKey, testStop, vapourFrom, type UpItem } from '@iron-cradle/core';
-import { useMemo, useState } from 'react';
+import {
+  bindings,
+  heightInWords,
+  holdersAt,
+  nextUp,
+  shortName,
+  splitKey,
+  testStop,
+  vapourFrom,
+  type UpItem,
+} from '@iron-cradle/core';
+import { useEffect, useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
+import { useHandsOff } from '../../../app/useHandsOff.ts';
+import { say } from '../../../app/voice.ts';
+import { screenChanged } from '../../../app/wetGlass.ts';
 import { useKeys } from '../../../app/keys.tsx';
 import { Hang } from '../../../drawings/hang/Hang.tsx';
 import { useJob } from '../../../log/useJob.ts';
@@ -44,7 +57,16 @@ export default function Refit() {
     if (item) return void make(item);
     if (mustRaise) void raise();
   };
+  const words = item
+    ? `${item.name}${item.tag ? ` ${item.tag}` : ''}: ${item.hint}.`
+    : mustRaise
+      ? `Raise to ${heightInWords(stop.pose, state.vehicle.ends)}.`
+      : '';
+  // A joint is confirmed by a hand on the screen, singly; a key on a headset only says it again.
+  useHandsOff({ words, next: () => say(words) });
+  useEffect(screenChanged, [words]);
   const keys = useKeys([
+    { key: 's', does: 'say what is next', run: () => say(words) },
     { key: 'Enter', does: 'the next one is home, or raise', run: go },
     { key: 'o', does: 'what is off', run: () => setOff(true) },
     { key: '0–9', does: 'a tag’s number opens it', run: () => undefined },

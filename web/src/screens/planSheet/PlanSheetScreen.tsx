@@ -1,0 +1,51 @@
+import { planSheet } from '@iron-cradle/core';
+import { format } from 'date-fns';
+import { useMemo, useRef } from 'react';
+import { useJob } from '../../log/useJob.ts';
+import { WithJob } from '../../log/WithJob.tsx';
+import { save } from '../../ui/save.ts';
+import { PlanSheetDrawing } from './PlanSheetDrawing.tsx';
+
+/** The plan for under a car without a device: printed, or as a file. */
+export default function PlanSheetScreen() {
+  return (
+    <WithJob title="Plan sheet">
+      <Page />
+    </WithJob>
+  );
+}
+
+function Page() {
+  const { state, number } = useJob();
+  const sheet = useMemo(() => planSheet(state), [state]);
+  const page = useRef<HTMLDivElement>(null);
+  const name = `plan-${number ?? state.jobId}`;
+  return (
+    <main className="mx-auto max-w-4xl pb-10 print:pb-0">
+      <div className="no-print grid gap-3 p-4 mid:grid-cols-3 mid:px-8">
+        <button type="button" className="btn" onClick={() => window.print()}>
+          Print it
+        </button>
+        <button
+          type="button"
+          className="btn"
+          data-action="svg"
+          onClick={() => save(`${name}.svg`, page.current!.querySelector('svg')!.outerHTML, 'image/svg+xml')}
+        >
+          Save as SVG
+        </button>
+        <button
+          type="button"
+          className="btn"
+          data-action="json"
+          onClick={() => save(`${name}.json`, JSON.stringify(sheet, null, 1), 'application/json')}
+        >
+          Save as JSON
+        </button>
+      </div>
+      <div ref={page} className="mx-auto max-w-[794px] border border-rule print:border-0">
+        <PlanSheetDrawing sheet={sheet} name={state.name} made={format(new Date(), 'd MMMM yyyy, H:mm')} />
+      </div>
+    </main>
+  );
+}

@@ -1,0 +1,63 @@
+import { useState } from 'react';
+import { canSpeak, chooseSpeaks, say, speaks } from '../../app/voice.ts';
+import {
+  chooseTextSize,
+  chooseTheme,
+  useTextSize,
+  useTheme,
+  useThemeChosen,
+  type TextSize,
+  type Theme,
+} from '../../look/theme.ts';
+import { Choice } from '../../ui/Choice.tsx';
+
+/** How this device looks and speaks; kept on the device. */
+export function ThisDevice() {
+  const theme = useTheme();
+  const chosen = useThemeChosen();
+  const size = useTextSize();
+  const [speaking, setSpeaking] = useState(speaks());
+  return (
+    <section className="grid gap-4 pb-8" aria-label="this device">
+      <h2 className="text-24">This device</h2>
+      <Choice<Theme | 'system'>
+        label="Light"
+        value={chosen ? theme : 'system'}
+        columns="grid-cols-2 mid:grid-cols-4"
+        options={[
+          { value: 'system', label: 'As the system' },
+          { value: 'day', label: 'Day' },
+          { value: 'night', label: 'Night' },
+          { value: 'glare', label: 'Glare' },
+        ]}
+        onChoose={(t) => chooseTheme(t === 'system' ? null : t)}
+      />
+      <Choice
+        label="Text, per cent"
+        value={String(size) as '100' | '125' | '150'}
+        columns="grid-cols-3"
+        options={[
+          { value: '100', label: '100' },
+          { value: '125', label: '125' },
+          { value: '150', label: '150' },
+        ]}
+        onChoose={(s) => chooseTextSize(Number(s) as TextSize)}
+      />
+      {canSpeak() && (
+        <Choice
+          label="Stops said aloud; a headset’s next key is “all as said”, previous says it again"
+          value={speaking ? 'yes' : 'no'}
+          options={[
+            { value: 'no', label: 'Quiet' },
+            { value: 'yes', label: 'Said aloud' },
+          ]}
+          onChoose={(v) => {
+            chooseSpeaks(v === 'yes');
+            setSpeaking(v === 'yes');
+            if (v === 'yes') say('Stops are said aloud.');
+          }}
+        />
+      )}
+    </section>
+  );
+}

@@ -9,6 +9,8 @@ export interface Observation {
   reached: Pose;
   /** Lines that went past their slack outside a creep. */
   pulled: string[];
+  /** It came to rest on something no file knows. */
+  snagged: boolean;
   /** Obstructions the tank came down on. */
   struck: string[];
   /** The line that came taut in a creep. */
@@ -53,11 +55,18 @@ export function answer(
   const { length } = state.vehicle;
   const ends = ['f', 'r'] as const;
   const to: Pose = { ...at };
-  const over = rng() * hands.overshoot;
+  const further = rng() * hands.overshoot;
   // The jack overshoots on the way down; an end that is raised is set to the mark.
   for (const end of ends)
-    if (stop.pose[end] !== state.pose[end]) to[end] = stop.pose[end] + (stop.pose[end] > state.pose[end] ? over : 0);
+    if (stop.pose[end] !== state.pose[end]) to[end] = stop.pose[end] + (stop.pose[end] > state.pose[end] ? further : 0);
   const drop = (x: number) => localDrop(to, x, length);
+  // The jack is stopped as soon as the tank rests on something: that pulls nothing.
+  const snag = state.items.some((item) => item.key === 'obstruction:new-1') ? null : truth.snag;
+  const over = snag ? Math.max(0, drop(snag.x) - snag.at) : 0;
+  if (over > 0) {
+    to.f = Math.max(Math.min(at.f, to.f), to.f - over);
+    to.r = Math.max(Math.min(at.r, to.r), to.r - over);
+  }
   let taut: string | null = null;
   if (stop.kind === 'creep') {
     const first = attached
@@ -84,6 +93,7 @@ export function answer(
   }));
   return {
     reached: to,
+    snagged: over > 0,
     pulled,
     struck,
     taut,

@@ -11,6 +11,8 @@ export interface Descent {
   end: 'out' | 'held' | 'pulled';
   stops: number;
   creeps: number;
+  /** What was told beyond “all as said”: lines named tight or nearly, surprises. */
+  answers: number;
   pulled: string[];
   struck: string[];
   /** What held at the end. */
@@ -60,7 +62,7 @@ export function descend(
   let state = foldJob(null, [write('opened', { name: 'Rehearsal', complaint: 'pump', vehicle })], { margins })!;
   const log = <K extends EntryKind>(kind: K, body: Bodies[K]) =>
     void (state = foldJob(state, [write(kind, body)], { margins })!);
-  const result: Descent = { end: 'held', stops: 0, creeps: 0, pulled: [], struck: [], heldBy: null, state };
+  const result: Descent = { end: 'held', stops: 0, creeps: 0, answers: 0, pulled: [], struck: [], heldBy: null, state };
   let at = { f: 0, r: 0 };
   for (let i = 0; i < MOST_STOPS; i++) {
     const stop = nextStop(state, margins);
@@ -71,6 +73,7 @@ export function descend(
         // Freed at a place no file knows: the plan goes on with what that gives, to the grid.
         const given = Math.floor(more / 5) * 5;
         log('surprise', { what: 'freed', key: first.key, more: given });
+        result.answers += 1;
         truth = {
           ...truth,
           slack: {
@@ -85,6 +88,16 @@ export function descend(
     }
     const seen = answer(truth, state, stop, at, rng, hands);
     at = seen.reached;
+    if (seen.snagged) {
+      // It rests on something nobody wrote down: said in two taps, moved aside, and on from here.
+      const rest = { f: Math.floor(at.f / 5) * 5, r: Math.floor(at.r / 5) * 5 };
+      log('moved', { to: rest });
+      log('surprise', { what: 'holds', key: 'new:1', name: 'a bracket', lets: Math.max(rest.f, rest.r) });
+      log('cleared', { key: 'obstruction:new-1' });
+      result.answers += 1;
+      continue;
+    }
+    result.answers += Number(seen.tight.length + seen.nearly.length > 0);
     if (stop.kind === 'creep') result.creeps += 1;
     else result.stops += 1;
     result.struck.push(...seen.struck);

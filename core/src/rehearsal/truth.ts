@@ -10,6 +10,8 @@ export interface Truth {
   blocksAt: Record<string, number>;
   /** What a line gives when it is freed at a place the file does not know; absent where there is none. */
   elsewhere: Record<string, number>;
+  /** Something in the way that no file knows: where along the tank, and the local drop at which the tank meets it. */
+  snag: { x: number; at: number } | null;
 }
 
 type Rng = () => number;
@@ -29,6 +31,7 @@ export function truthInside(file: VehicleFile, rng: Rng): Truth {
     reachTo: {},
     blocksAt: {},
     elsewhere: {},
+    snag: null,
   };
   for (const line of file.connections) {
     truth.slack[line.id] = within(line.slack, rng);
@@ -43,6 +46,12 @@ export function truthInside(file: VehicleFile, rng: Rng): Truth {
   for (const thing of file.obstructions) if (thing.blocksAt) truth.blocksAt[thing.id] = within(thing.blocksAt, rng);
   return truth;
 }
+
+/** The same vehicle with something in the way that nobody wrote down. */
+export const withSnag = (truth: Truth, file: VehicleFile, rng: Rng): Truth => ({
+  ...truth,
+  snag: { x: rng() * file.length, at: 15 + rng() * (file.clear - 30) },
+});
 
 /** The same vehicle with one line's slack below what the file says is possible. mm */
 export function truthOutside(file: VehicleFile, rng: Rng, lineId: string, short: number): Truth {

@@ -7,6 +7,7 @@ import { descend, seeded, truthInside } from '@iron-cradle/core/rehearsal';
 import { unit } from 'mathjs';
 import { median, row } from './lib.ts';
 import { benchDrag } from './drag.ts';
+import { benchRoute } from './route.ts';
 import { benchTank } from './tank.ts';
 
 const rng = seeded(7);
@@ -30,6 +31,7 @@ row(`folding a descent of ${log.length} entries`, fold, 'reading it as JSON', pa
 row('next stop, 8 connections', stop, 'reading the log as JSON', parse);
 row('whole descent foreseen', plan, 'one next stop', stop);
 row('reading a hundred quantities', read, 'the same by a unit library', reference);
+await benchRoute();
 await benchTank();
 // A browser has to be there and the web built; without them the other rows stand all the same.
 await benchDrag().catch((error: Error) => console.log(`dragging the level: not measured, ${error.message}`));

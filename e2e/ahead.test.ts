@@ -1,0 +1,178 @@
+import { writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import type { ElementHandle } from 'puppeteer-core';
+import { archetypes } from '@iron-cradle/core';
+import { atWork } from './lib/atWork.ts';
+import { oneJob } from './lib/oneJob.ts';
+import { phone, wide, type Person } from './lib/browser.ts';
+
+let ines: Person;
+const work = atWork(wide);
+beforeAll(() => ({ ines } = work));
+const { arrives, count } = oneJob(() => ines);
+const minutes = () => ines.page.$eval('[data-ahead]', (e) => Number(e.getAttribute('data-ahead')));
+
+describe('what lies ahead', () => {
+  test('minutes as a range, what each line is asked for, and what if: nothing is entered by asking', async () => {
+    await ines.go('/jobs/demo-van-9/plan');
+    await ines.tap('[data-action="ahead"]');
+    await ines.page.waitForSelector('[data-ahead]');
+    const before = await minutes();
+    const entries = (await ines.log('demo-van-9')).length;
+    await ines.sees('needs to let');
+    const vent = await ines.page.$$('[data-less="line:vent"]');
+    expect(vent).toHaveLength(1);
+    for (let i = 0; i < 6; i++) await ines.tap('[data-less="line:vent"]');
+    await ines.page.waitForFunction(
+      (was) => {
+        const e = document.querySelector('[data-ahead]');
+        const no = document.querySelector('[aria-label="no way"]');
+        return no !== null || (e !== null && Number(e.getAttribute('data-ahead')) !== was);
+      },
+      {},
+      before,
+    );
+    await ines.tapText('As it is');
+    await ines.page.waitForFunction(
+      (was) => Number(document.querySelector('[data-ahead]')?.getAttribute('data-ahead')) === was,
+      {},
+      before,
+    );
+    expect((await ines.log('demo-van-9')).length).toBe(entries);
+  }, 60_000);
+
+  test('a line that was measured is entered as an answer and known from then on', async () => {
+    await ines.page.waitForSelector('[data-asked="line:vent"]');
+    const answers = await count('answer');
+    await ines.tap('[data-asked="line:vent"]');
+    await ines.type('It lets, measured', '95 mm');
+    await ines.tapText('It lets 95 mm');
+    await arrives('answer', answers);
+    await ines.sees('known 95 mm');
+  }, 60_000);
+
+  test('no way: the conflict by millimetres, and a change taken over with one tap makes one', async () => {
+    await ines.go('/jobs/demo-minibus/drop');
+    await ines.sees('holds it at');
+    await ines.tap('[data-action="help"]');
+    await ines.sees('mm too late');
+    const surprises = await count('surprise');
+    await ines.tap('[data-remedy="longer"]');
+    await arrives('surprise', surprises);
+    await ines.page.waitForFunction(() => document.querySelector('[aria-label="no way"]') === null);
+    await ines.tapText('Close');
+    // The plan goes on from there.
+    await ines.page.waitForFunction(() => !document.body.textContent!.includes('holds it at'));
+  }, 60_000);
+});
+
+describe('the plan on one page', () => {
+  test('stands there with its heights, and is kept as SVG and as JSON', async () => {
+    await ines.go('/jobs/demo-van-9/sheet');
+    await ines.sees('Save as SVG');
+    const said = await ines.page.$eval('main svg', (e) => e.getAttribute('aria-label'));
+    expect(said).toMatch(/plan of Van 9: \d+ heights down, \d+ up/);
+    const saved = await ines.page.evaluate(async () => {
+      const kept: { name: string; text: string }[] = [];
+      const make = URL.createObjectURL.bind(URL);
+      const waiting: Promise<void>[] = [];
+      URL.createObjectURL = (blob: Blob) => {
+        waiting.push(blob.text().then((text) => void kept.push({ name: blob.type, text })));
+        return make(blob);
+      };
+      for (const which of ['svg', 'json'])
+        document.querySelector<HTMLButtonElement>(`[data-action="${which}"]`)!.click();
+      await Promise.all(waiting);
+      return kept;
+    });
+    const svg = saved.find((s) => s.name.includes('svg'))!.text;
+    expect(svg).toMatch(/^<svg xmlns="http:\/\/www\.w3\.org\/2000\/svg"/);
+    const json = JSON.parse(saved.find((s) => s.name.includes('json'))!.text) as { down: unknown[]; caution: string };
+    expect(json.down.length).toBeGreaterThan(1);
+    expect(json.caution).toMatch(/service information/);
+  }, 40_000);
+});
+
+describe('a vehicle file, written by a technician', () => {
+  test('begun from a mounting, planned while it is written, wrong figures said in place, kept as a version', async () => {
+    await ines.go('/vehicles');
+    await ines.tap('[data-begin="rail"]');
+    await ines.sees('What the shop calls it');
+    await ines.type('What the shop calls it', '');
+    await ines.type('What the shop calls it', 'Tender 3, harbour');
+    await ines.tap('[data-part="line:vent"]');
+    // Upside down cannot be typed as a range; a place beyond the tank can.
+    const place = (await ines.page.waitForSelector('section input[type="number"]'))!;
+    await place.click({ count: 3 });
+    await place.type('9000');
+    await ines.page.waitForSelector('[data-problem$=".x"]');
+    await ines.sees('expected a place between 0 and');
+    // Each keystroke is a step of its own.
+    for (let i = 0; i < 4; i++) await ines.tapText('Undo');
+    await ines.page.waitForFunction(() => document.querySelector('[data-problem]') === null);
+    await ines.page.waitForSelector('[data-planned]');
+    await ines.tap('[data-action="add-thing"]');
+    await ines.type('Name', '');
+    await ines.type('Name', 'tow wiring');
+    await ines.tap('[data-action="keep"]');
+    await ines.sees('The version before is kept too');
+    await ines.tapText('Before');
+    await ines.page.waitForFunction(
+      () =>
+        [...document.querySelectorAll('[role="dialog"] li')].filter((e) => e.textContent!.includes('Ines')).length >= 2,
+    );
+    await ines.tapText('Close');
+  }, 90_000);
+
+  test('beside the mounting it came from: just what was changed', async () => {
+    await ines.tapText('Compare');
+    await ines.page.select('[role="dialog"] select', archetypes[0]!.id);
+    await ines.page.waitForSelector('[data-differences="1"]');
+    await ines.sees('tow wiring');
+    await ines.tapText('Close');
+  }, 30_000);
+
+  test('a file of the published schema is read; anything else is refused and says why', async () => {
+    await ines.go('/vehicles');
+    const input = (await ines.page.waitForSelector('input[type="file"]'))!;
+    const give = async (name: string, document: unknown) => {
+      const path = join(tmpdir(), name);
+      writeFileSync(path, JSON.stringify(document));
+      await (input as ElementHandle<HTMLInputElement>).uploadFile(path);
+    };
+    await give('no-vehicle.json', { name: 'no vehicle' });
+    await ines.page.waitForSelector('[role="alert"]');
+    await give('ferry-van.json', { ...archetypes[1], id: 'ferry-van', name: 'Ferry van' });
+    await ines.page.waitForFunction(() => location.pathname === '/vehicles/ferry-van');
+    await ines.sees('What the shop calls it');
+  }, 40_000);
+});
+
+describe('this device', () => {
+  test('glare and text at 150 per cent survive a phone; both stay after a reload', async () => {
+    await ines.go('/shop');
+    await ines.tapText('Glare');
+    await ines.tapText('150');
+    await ines.page.setViewport(phone);
+    for (const path of ['/', '/jobs/demo-van-4/drop', '/jobs/demo-van-9/plan', '/vehicles/van-4']) {
+      await ines.go(path);
+      await ines.page.waitForSelector('main, section');
+      expect(await ines.page.$eval('html', (e) => [e.dataset.theme, e.style.fontSize])).toEqual(['glare', '150%']);
+      expect({ path, sideways: await ines.sideways() }).toEqual({ path, sideways: 0 });
+      expect(await ines.seriousFaults()).toEqual([]);
+    }
+    await ines.page.evaluate(() => localStorage.clear());
+    await ines.page.setViewport(wide);
+  }, 90_000);
+
+  test('a pedal’s forward is “all as said”', async () => {
+    await ines.go('/jobs/demo-van-4/drop');
+    await ines.sees('Something holds');
+    const done = await count('stopDone');
+    await ines.page.keyboard.press('PageDown');
+    await arrives('stopDone', done);
+  }, 40_000);
+
+  test('none of it threw an error', () => expect(ines.errors).toEqual([]));
+});

@@ -4,11 +4,11 @@ import { endOn, say } from './lib/say.mjs';
 import { inCradle, inRoot, root } from './lib/paths.mjs';
 
 const options = process.argv.slice(2);
-const known = new Set(['--empty']);
+const known = new Set(['--empty', '--lan']);
 const unknown = options.find((option) => !known.has(option));
 if (unknown) {
   say(
-    `“${unknown}” is no option of npm start. Known: --empty (without demo data). Environment: PORT, HOST, DATABASE_URL.`,
+    `“${unknown}” is no option of npm start. Known: --empty (without demo data), --lan (phones on the shop’s network). Environment: PORT, HTTPS_PORT, HOST, DATABASE_URL.`,
   );
   process.exit(2);
 }
@@ -37,6 +37,7 @@ try {
         ...process.env,
         DATABASE_URL: process.env.DATABASE_URL || own.url(),
         WEB_ROOT: inRoot('web', 'dist'),
+        ...(options.includes('--lan') ? { CRADLE_LAN: process.env.CRADLE_LAN || inCradle('lan') } : {}),
         CRADLE_DEMO: options.includes('--empty') ? 'no' : 'yes',
       },
     });

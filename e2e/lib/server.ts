@@ -15,6 +15,8 @@ interface Db {
 export interface Shop {
   base: string;
   port: number;
+  /** 0 where it is not on the network. */
+  httpsPort: number;
   db: Db;
   /** Kills the server as a power cut would. */
   kill: () => Promise<void>;
@@ -41,10 +43,11 @@ export async function ownDatabase(): Promise<Db & { folder: string }> {
 }
 
 /** The whole application as a person meets it: own database, built web, one port. */
-export async function openShop({ demo = true, host = '127.0.0.1' } = {}): Promise<Shop> {
+export async function openShop({ demo = true, host = '127.0.0.1', lan = false } = {}): Promise<Shop> {
   const db = await ownDatabase();
   let child: ChildProcess | null = null;
   let port = 0;
+  let httpsPort = 0;
   const start = () =>
     new Promise<void>((resolve, reject) => {
       child = spawn(process.execPath, ['--import', 'tsx', 'server/src/main.ts'], {
@@ -57,13 +60,15 @@ export async function openShop({ demo = true, host = '127.0.0.1' } = {}): Promis
           DATABASE_URL: db.url(),
           HOST: host,
           PORT: String(port),
+          ...(lan ? { CRADLE_LAN: join(db.folder, 'lan'), HTTPS_PORT: String(httpsPort) } : {}),
           WEB_ROOT: join(root, 'web/dist'),
           CRADLE_DEMO: demo ? 'yes' : 'no',
         },
       });
       child.once('exit', (code) => reject(new Error(`server ended with ${code}`)));
-      child.once('message', (message: { port: number }) => {
+      child.once('message', (message: { port: number; httpsPort: number }) => {
         port = message.port;
+        httpsPort = message.httpsPort;
         resolve();
       });
     });
@@ -80,6 +85,9 @@ export async function openShop({ demo = true, host = '127.0.0.1' } = {}): Promis
     },
     get port() {
       return port;
+    },
+    get httpsPort() {
+      return httpsPort;
     },
     db,
     kill: () => end('SIGKILL'),

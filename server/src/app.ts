@@ -1,6 +1,6 @@
 import compression from 'compression';
 import connectSessionSequelize from 'connect-session-sequelize';
-import express, { type Express } from 'express';
+import express, { type Express, type Router } from 'express';
 import session from 'express-session';
 import helmet from 'helmet';
 import { existsSync } from 'node:fs';
@@ -22,6 +22,8 @@ export interface AppOptions {
   webRoot: string | null;
   demo: boolean;
   logger?: Logger;
+  /** Pages outside the application, before it: how a phone is paired. */
+  before?: Router;
 }
 
 /** The secret that signs session cookies lives in the database: every server process before it must know the same one. */
@@ -77,6 +79,7 @@ export async function makeApp(db: Database, options: AppOptions): Promise<Expres
     }),
   );
 
+  if (options.before) app.use(options.before);
   const Store = connectSessionSequelize(session.Store);
   const store = new Store({
     db: db.sequelize,

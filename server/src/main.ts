@@ -1,41 +1,69 @@
 import 'reflect-metadata';
-import { createServer } from 'node:http';
+import { createServer, type Server } from 'node:http';
+import { createServer as createSecureServer } from 'node:https';
 import { pino } from 'pino';
 import { makeApp } from './app.ts';
 import { readConfig } from './config.ts';
 import { openDatabase } from './db/connect.ts';
 import { fillWithDemo } from './demo/fill.ts';
+import { inLink, lanAddresses, lanHosts } from './lan/addresses.ts';
+import { lanKeys } from './lan/authority.ts';
+import { pairingRoutes } from './lan/pairing.ts';
 
 const config = readConfig();
 const logger = pino({ level: process.env.LOG_LEVEL ?? 'warn' });
 const db = await openDatabase(config.databaseUrl);
 const isDemo = config.demo ? await fillWithDemo(db) : false;
-const app = await makeApp(db, { webRoot: config.webRoot, demo: isDemo, logger });
+const keys = config.lan ? await lanKeys(config.lan, lanHosts()) : null;
+const portOf = (of: Server | null): number => {
+  const address = of?.address();
+  return typeof address === 'object' && address ? address.port : 0;
+};
+const app = await makeApp(db, {
+  webRoot: config.webRoot,
+  demo: isDemo,
+  logger,
+  ...(keys
+    ? { before: pairingRoutes({ ca: keys.ca, httpPort: () => portOf(server), httpsPort: () => portOf(secure) }) }
+    : {}),
+});
 const server = createServer(app);
+const secure = keys ? createSecureServer({ cert: keys.cert, key: keys.key }, app) : null;
 
-server.on('error', (error: NodeJS.ErrnoException) => {
-  const text =
-    error.code === 'EADDRINUSE'
-      ? `Port ${config.port} is taken. Start with another one: PORT=8080 npm start`
-      : error.message;
-  console.error(text);
-  process.exit(2);
-});
+for (const [of, port] of [
+  [server, config.port],
+  [secure, config.httpsPort],
+] as const)
+  of?.on('error', (error: NodeJS.ErrnoException) => {
+    const text =
+      error.code === 'EADDRINUSE'
+        ? `Port ${port} is taken. Start with another one: PORT=8080 npm start`
+        : error.message;
+    console.error(text);
+    process.exit(2);
+  });
 
-server.listen(config.port, config.host, () => {
-  const address = server.address();
-  const port = typeof address === 'object' && address ? address.port : config.port;
-  console.log(`Iron Cradle is at http://${config.host === '0.0.0.0' ? 'localhost' : config.host}:${port}`);
-  if (process.connected) process.send?.({ ready: true, port });
-});
+const listen = (of: Server, port: number) =>
+  new Promise<void>((resolve) => void of.listen(port, config.host, () => resolve()));
+await listen(server, config.port);
+if (secure) await listen(secure, config.httpsPort);
+console.log(`Iron Cradle is at http://${config.host === '0.0.0.0' ? 'localhost' : config.host}:${portOf(server)}`);
+if (secure) {
+  for (const address of lanAddresses())
+    console.log(`On the shop’s network: https://${inLink(address)}:${portOf(secure)}`);
+  console.log(`Pair a phone: http://${inLink(lanAddresses()[0] ?? 'localhost')}:${portOf(server)}/pair`);
+}
+if (process.connected) process.send?.({ ready: true, port: portOf(server), httpsPort: portOf(secure) });
 
 /** Ctrl-C and kill: no new requests, open streams closed, then the pool. */
 let stopping = false;
 async function stop(): Promise<void> {
   if (stopping) return;
   stopping = true;
-  server.close();
-  server.closeAllConnections();
+  for (const of of [server, secure]) {
+    of?.close();
+    of?.closeAllConnections();
+  }
   await db.sequelize.close().catch(() => undefined);
   process.exit(0);
 }

@@ -43,6 +43,15 @@ export function ThisDevice() {
         ]}
         onChoose={(s) => chooseTextSize(Number(s) as TextSize)}
       />
+      {!window.isSecureContext && (
+        <p className="border-l-4 border-edge pl-3 text-quiet">
+          This device came by plain http: after a reload it needs the server, and the screen may go dark.{' '}
+          <a className="link" href="/pair">
+            Pair it
+          </a>{' '}
+          where the shop is on the network.
+        </p>
+      )}
       {canSpeak() && (
         <Choice
           label="Stops said aloud; a headset’s next key is “all as said”, previous says it again"

@@ -149,6 +149,51 @@ describe('a vehicle file, written by a technician', () => {
   }, 40_000);
 });
 
+describe('a photo bound to a line', () => {
+  test('is shrunk on the device, entered with its line, kept by the server and shown beside it', async () => {
+    await ines.go('/jobs/demo-van-4/drop');
+    const input = await ines.page.waitForSelector('[data-photo^="clip:"] input, [data-photo^="line:"] input');
+    const about = await input!.evaluate((e) => e.closest('[data-photo]')!.getAttribute('data-photo')!);
+    // A picture of its own, larger than is kept.
+    const big = await ines.page.evaluate(() => {
+      const canvas = document.createElement('canvas');
+      [canvas.width, canvas.height] = [2400, 1200];
+      canvas.getContext('2d')!.fillRect(100, 100, 900, 700);
+      return canvas.toDataURL('image/png').split(',')[1]!;
+    });
+    const path = join(tmpdir(), 'cradle-photo.png');
+    writeFileSync(path, Buffer.from(big, 'base64'));
+    const photos = await count('photo');
+    await (input as ElementHandle<HTMLInputElement>).uploadFile(path);
+    await arrives('photo', photos);
+    const entry = (await ines.log('demo-van-4')).filter((e) => e.kind === 'photo').at(-1)!;
+    expect(entry.body.key).toBe(about);
+    const file = String(entry.body.file);
+    const size = await ines.page.evaluate(async (id) => {
+      for (let i = 0; i < 50; i++) {
+        const response = await fetch(`/api/jobs/demo-van-4/photos/${id}`);
+        if (response.ok) {
+          const picture = await createImageBitmap(await response.blob());
+          return [picture.width, picture.height];
+        }
+        await new Promise((r) => setTimeout(r, 100));
+      }
+      return null;
+    }, file);
+    expect(size).toEqual([1600, 800]);
+  }, 60_000);
+
+  test('what is no picture is refused in place, and nothing is entered', async () => {
+    const path = join(tmpdir(), 'cradle-text.png');
+    writeFileSync(path, 'no picture');
+    const photos = await count('photo');
+    const input = await ines.page.waitForSelector('[data-photo] input');
+    await (input as ElementHandle<HTMLInputElement>).uploadFile(path);
+    await ines.sees('That is no picture this device can read');
+    expect(await count('photo')).toBe(photos);
+  }, 30_000);
+});
+
 describe('this device', () => {
   test('glare and text at 150 per cent survive a phone; both stay after a reload', async () => {
     await ines.go('/shop');

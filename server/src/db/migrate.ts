@@ -2,8 +2,9 @@ import { QueryTypes, type Sequelize } from 'sequelize';
 import { SequelizeStorage, Umzug } from 'umzug';
 import * as first from './migrations/001-first.ts';
 import * as versions from './migrations/002-versions.ts';
+import * as photos from './migrations/003-photos.ts';
 
-const migrations = { '001-first': first, '002-versions': versions };
+const migrations = { '001-first': first, '002-versions': versions, '003-photos': photos };
 
 /**
  * Brings the tables up to date, one process at a time: several servers may start before one database.

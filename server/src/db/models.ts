@@ -57,6 +57,13 @@ export class EntryRow extends Model<InferAttributes<EntryRow>, InferCreationAttr
   declare hash: string;
 }
 
+export class Photo extends Model<InferAttributes<Photo>, InferCreationAttributes<Photo>> {
+  declare id: string;
+  declare jobId: string;
+  declare type: string;
+  declare bytes: Buffer;
+}
+
 export class TagBlock extends Model<InferAttributes<TagBlock>, InferCreationAttributes<TagBlock>> {
   declare jobId: string;
   declare device: string;
@@ -87,6 +94,7 @@ export function defineModels(sequelize: Sequelize) {
   class BoundVehicleVersion extends VehicleVersion {}
   class BoundJob extends Job {}
   class BoundEntry extends EntryRow {}
+  class BoundPhoto extends Photo {}
   class BoundTagBlock extends TagBlock {}
   class BoundApproval extends Approval {}
   BoundSetting.init({ name: key(), value: { type: text, allowNull: false } }, { sequelize, tableName: 'settings' });
@@ -139,6 +147,10 @@ export function defineModels(sequelize: Sequelize) {
     },
     { sequelize, tableName: 'entries' },
   );
+  BoundPhoto.init(
+    { id: key(), jobId: word(), type: word(), bytes: { type: DataTypes.BLOB('long'), allowNull: false } },
+    { sequelize, tableName: 'photos' },
+  );
   BoundTagBlock.init({ jobId: key(), device: key(), block: number() }, { sequelize, tableName: 'tag_blocks' });
   BoundApproval.init(
     {
@@ -158,6 +170,7 @@ export function defineModels(sequelize: Sequelize) {
     VehicleVersion: BoundVehicleVersion,
     Job: BoundJob,
     Entry: BoundEntry,
+    Photo: BoundPhoto,
     TagBlock: BoundTagBlock,
     Approval: BoundApproval,
   };

@@ -9,6 +9,7 @@ import { readShop } from '../shop/shop.ts';
 import { append } from './append.ts';
 import { entryOf, verifyChain } from './chain.ts';
 import { streamEntries, type Bell } from './events.ts';
+import { photoRoutes } from './photos.ts';
 import { exportJob, importJob } from './file.ts';
 
 class EntriesBody {
@@ -53,6 +54,8 @@ export function jobRoutes(db: Database, bell: Bell): Router {
     });
     response.json({ number: job.number, entries: rows.map(entryOf) });
   });
+
+  routes.use('/:id/photos', photoRoutes(db));
 
   routes.get('/:id/events', (request, response) => streamEntries(db, bell, request, response, request.params.id));
 

@@ -24,6 +24,8 @@ interface Cradle extends DBSchema {
   /** What the server said no to, until somebody saw it. */
   refused: { key: string; value: Refused };
   tags: { key: string; value: TagBook };
+  /** Photos taken here; `sent` is 1 once the server has it. */
+  photos: { key: string; value: { id: string; jobId: string; blob: Blob; sent: 0 | 1 } };
   meta: { key: string; value: unknown };
 }
 
@@ -31,8 +33,10 @@ let opened: Promise<IDBPDatabase<Cradle>> | null = null;
 
 /** This device's own store. */
 export function store(): Promise<IDBPDatabase<Cradle>> {
-  opened ??= openDB<Cradle>('cradle', 1, {
-    upgrade(db) {
+  opened ??= openDB<Cradle>('cradle', 2, {
+    upgrade(db, had) {
+      if (had < 2) db.createObjectStore('photos', { keyPath: 'id' });
+      if (had >= 1) return;
       db.createObjectStore('entries', { keyPath: 'id' }).createIndex('job', 'jobId');
       db.createObjectStore('outbox', { keyPath: 'n', autoIncrement: true }).createIndex('job', 'entry.jobId');
       db.createObjectStore('refused', { keyPath: 'id' });

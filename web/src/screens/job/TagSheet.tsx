@@ -5,6 +5,7 @@ import { useJob } from '../../log/useJob.ts';
 import { Tag } from '../../look/Tag.tsx';
 import { useNames } from '../../net/queries.ts';
 import { Sheet } from '../../ui/Sheet.tsx';
+import { PhotoButton, Photos } from './Photos.tsx';
 import { DeviationForm } from './DeviationForm.tsx';
 
 const stateWords = {
@@ -49,6 +50,10 @@ export function TagSheet({ item: key, onClose }: { item: string | null; onClose:
             back: {backInWords(item.back)}
             {'drop' in item.back ? ' mm; higher than that no hand gets there' : ''}.
           </p>
+          <Photos about={item.key} />
+          <div className="pb-3">
+            <PhotoButton about={item.key} name={item.name} words />
+          </div>
           {open && !leaving && (
             <div className="grid gap-3 mid:grid-cols-3">
               <button type="button" className="btn" onClick={() => void back()}>

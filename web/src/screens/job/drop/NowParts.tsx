@@ -8,6 +8,7 @@ import { Band } from '../../../ui/Band.tsx';
 import { QuantityField } from '../../../ui/QuantityField.tsx';
 import { useState } from 'react';
 import { canSpeak } from '../../../app/voice.ts';
+import { PhotoButton } from '../Photos.tsx';
 import type { Descent } from './useDescent.ts';
 
 interface StopHeadProps {
@@ -123,14 +124,14 @@ export function StopList({ descent }: { descent: Descent }) {
         const line = state.vehicle.connections.find((c) => `line:${c.id}` === action.key);
         const name = line?.kind === 'plug' ? 'Unplug' : verb[action.type];
         return (
-          <li key={action.key}>
+          <li key={action.key} className="flex items-center gap-2">
             <button
               type="button"
               role="checkbox"
               aria-checked={done}
               data-tick={action.key}
               onClick={() => descent.toggleTick(action.key)}
-              className="flex min-h-16 w-full items-center gap-3 py-1.5 text-left"
+              className="flex min-h-16 min-w-0 flex-1 items-center gap-3 py-1.5 text-left"
             >
               <Tag number={tags[action.key] ?? null} open={false} />
               <span className="min-w-0 flex-1">
@@ -151,6 +152,7 @@ export function StopList({ descent }: { descent: Descent }) {
                 {done && <Check size={20} />}
               </span>
             </button>
+            <PhotoButton about={action.key} name={action.name} />
           </li>
         );
       })}

@@ -24,6 +24,7 @@ import { OffSheet } from '../OffSheet.tsx';
 import { TakeBack } from '../TakeBack.tsx';
 import { TankLayout } from '../tank/TankLayout.tsx';
 import { TagSheet } from '../TagSheet.tsx';
+import { Photos } from '../Photos.tsx';
 import { UpList } from './UpList.tsx';
 import { TestStop } from './TestStop.tsx';
 import { TorqueSheet } from './TorqueSheet.tsx';
@@ -136,6 +137,7 @@ export default function Refit() {
           !gateDue &&
           !testDue && (
             <>
+              {item && <Photos about={item.key} most={2} />}
               {item && (
                 <p className="leading-tight mid:col-span-2 wide:col-span-1" aria-live="polite">
                   <span className="narrow block text-20">

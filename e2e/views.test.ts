@@ -23,6 +23,9 @@ const views: [name: string, path: string, sees: string][] = [
   ['refit', '/jobs/demo-pickup-2/refit', 'off'],
   ['prove', '/jobs/demo-pickup-2/prove', 'still owed'],
   ['record', '/jobs/demo-saloon/record', 'Signed'],
+  ['sheet', '/jobs/demo-van-9/sheet', 'Save as SVG'],
+  ['vehicles', '/vehicles', 'What the shop knows'],
+  ['vehicle', '/vehicles/van-4', 'Keep it'],
   ['missing', '/nowhere', 'There is no such page'],
 ];
 
@@ -102,6 +105,7 @@ test('nothing threw an error on any view', () => expect(ines.errors).toEqual([])
     ['bench', '/jobs/demo-pickup-2/bench', 'On the bench', 'wide', 'day'],
     ['prove', '/jobs/demo-saloon/prove', 'Joint by joint', 'wide', 'day'],
     ['record', '/jobs/demo-saloon/record', 'Signed', 'page', 'day'],
+    ['plan-sheet', '/jobs/demo-van-9/sheet', 'Save as SVG', 'page', 'day'],
   ];
   const sizes = { wide, phone, upright, page: { width: 900, height: 1250 } } as const;
   test.each(shots)(
@@ -121,6 +125,21 @@ test('nothing threw an error on any view', () => expect(ines.errors).toEqual([])
     const box = (await (await ines.page.$('[role=slider]'))!.boundingBox())!;
     await ines.page.mouse.click(box.x + box.width / 2, box.y + box.height * 0.5);
     await ines.picture('first-contact');
+  }, 20_000);
+  test('a line of a vehicle file', async () => {
+    await ines.page.setViewport(wide);
+    await show('/vehicles/van-4', 'Keep it', 'day');
+    await ines.tap('[data-part="line:vent"]');
+    await ines.page.waitForSelector('[data-planned]');
+    await ines.page.evaluate(() => scrollTo(0, 0));
+    await ines.picture('vehicle');
+  }, 20_000);
+  test('what lies ahead of a tank that is held', async () => {
+    await ines.page.setViewport(wide);
+    await show('/jobs/demo-minibus/drop', 'holds it at', 'day');
+    await ines.tap('[data-action="help"]');
+    await ines.sees('mm too late');
+    await ines.picture('ahead');
   }, 20_000);
   test('refit on a phone', async () => {
     await ines.page.setViewport(phone);

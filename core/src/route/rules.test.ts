@@ -58,6 +58,14 @@ describe('a case small enough for a pencil', () => {
     expect(f + 0.8 * 40).toBeGreaterThanOrEqual(60);
   });
 
+  test.each([
+    [0.5, 10, 2],
+    [1, 11, 2],
+    [2, 11, 3],
+  ])('the guide’s pencil case: tilting for %d min takes %d min and %d moves', (tiltMinutes, minutes, moves) => {
+    expect(solve({ ...base, tilt: { second: 40, first: 0 }, tiltMinutes }).route).toMatchObject({ minutes, moves });
+  });
+
   test('a vent that cannot be reached before the feed is tight and waits for it the other way round has no way', () => {
     const circle = { ...base, things: [thing('feed', 200, way('top', 30, 9999, 3, ['vent'])), base.things[1]!] };
     expect(solve(circle).route).toBeNull();

@@ -149,6 +149,27 @@ describe('a vehicle file, written by a technician', () => {
   }, 40_000);
 });
 
+describe('the hang', () => {
+  test('is drawn along the plan by a key and comes back to now; a tapped line says what is known of it', async () => {
+    await ines.page.setViewport(wide);
+    await ines.go('/jobs/demo-van-4/drop');
+    const slider = 'input[aria-label="along the plan"]';
+    await ines.page.waitForSelector(slider);
+    const attached = () => ines.page.$$eval('[data-line]', (all) => all.length);
+    const now = await attached();
+    await ines.page.focus(slider);
+    await ines.page.keyboard.press('End');
+    await ines.sees('if all is as likely: 320 mm');
+    expect(await attached()).toBe(0);
+    await ines.page.keyboard.press('Home');
+    await ines.page.waitForFunction((n) => document.querySelectorAll('[data-line]').length === n, {}, now);
+    await ines.page.$eval('[data-line="vent"]', (e) => e.dispatchEvent(new MouseEvent('click', { bubbles: true })));
+    await ines.sees('Pulls tight');
+    await ines.sees('mm below home');
+    await ines.tapText('Close');
+  }, 40_000);
+});
+
 describe('a photo bound to a line', () => {
   test('is shrunk on the device, entered with its line, kept by the server and shown beside it', async () => {
     await ines.go('/jobs/demo-van-4/drop');

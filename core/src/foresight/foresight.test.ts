@@ -157,6 +157,20 @@ describe('what lies ahead', () => {
     expect(list.map((m) => m.key)).not.toContain('line:vent');
   });
 
+  test('two that matter only together are said as a pair', () => {
+    // One of them has to let the tank down to 95, where a hand gets to both: waiting for one another either will do.
+    const way = (id: string, other: string, early: number) => {
+      const one = line(id, r(60, 110, 140), 95);
+      return {
+        ...one,
+        part: [one.part[0]!, { ...one.part[0]!, id: `${id}-side`, reachFrom: r(early), after: [other] }],
+      };
+    };
+    const list = whatMatters(begin([way('a', 'b', 0), way('b', 'a', 0)]));
+    expect(list.length).toBeGreaterThan(0);
+    for (const m of list) if (m.also) expect(m.also.key).not.toBe(m.key);
+  });
+
   test('what if: more slack and an obstruction gone change the plan, the given state stays', () => {
     const pipe = {
       id: 'pipe',

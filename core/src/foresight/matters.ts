@@ -1,6 +1,5 @@
-import { nameOf } from '../job/names.ts';
 import type { Route } from '../route/index.ts';
-import { routeDown, standardMargins, bindings, type Margins, type TankState } from '../stops/index.ts';
+import { bindings, routeDown, standardMargins, type Binding, type Margins, type TankState } from '../stops/index.ts';
 import { changed, type Change } from './change.ts';
 
 /** An unknown whose answer changes the plan. */
@@ -12,41 +11,52 @@ export interface Matter {
   hi: number;
   /** Minutes between the plans at its two ends; null where one end has no way at all, which outranks any minutes. */
   minutes: number | null;
+  /** Neither matters alone, but both together do. */
+  also?: { key: string; name: string };
 }
 
 /**
  * The unknowns that matter: each is set to both its ends, the others as likely, and the plan made again. The same plan at
- * both ends: not worth asking.
+ * both ends: not worth asking. If none matters alone, pairs of them at the same end.
  *
  * @returns what decides whether there is a way first, then by minutes at stake
  * @example whatMatters(state)[0] // { key: 'line:feed', lo: 20, hi: 80, minutes: 14 }
  */
 export function whatMatters(state: TankState, margins: Margins = standardMargins): Matter[] {
-  return bindings(state)
-    .filter((b) => b.limit.hi > b.limit.lo)
-    .flatMap((b): Matter[] => {
-      const id = b.key.slice(b.key.indexOf(':') + 1);
-      const at = (mm: number): Route | null => {
-        const change: Change = b.line
-          ? { what: 'slack', line: id, mm }
-          : { what: 'lower', obstruction: id, mm: mm - b.limit.typ };
-        return routeDown(changed(state, change), 'typical', margins);
-      };
-      const [short, long] = [at(b.limit.lo), at(b.limit.hi)];
-      if (same(short, long)) return [];
-      const minutes = short && long ? Math.abs(short.minutes - long.minutes) : null;
-      return [
-        {
-          key: b.key,
-          name: nameOf(state, b.key),
-          lo: b.limit.lo,
-          hi: b.limit.hi,
-          minutes,
-        },
-      ];
-    })
-    .sort((a, b) => (b.minutes ?? Infinity) - (a.minutes ?? Infinity) || (a.key < b.key ? -1 : 1));
+  const unknown = bindings(state).filter((b) => b.limit.hi > b.limit.lo);
+  const at = (list: readonly Binding[], end: 'lo' | 'hi'): Route | null =>
+    routeDown(
+      list.reduce((s, b) => changed(s, setTo(b, b.limit[end])), state),
+      'typical',
+      margins,
+    );
+  const matter = (list: readonly Binding[]): Matter[] => {
+    const [short, long] = [at(list, 'lo'), at(list, 'hi')];
+    if (same(short, long)) return [];
+    const [first, second] = list;
+    return [
+      {
+        key: first!.key,
+        name: first!.name,
+        lo: first!.limit.lo,
+        hi: first!.limit.hi,
+        minutes: short && long ? Math.abs(short.minutes - long.minutes) : null,
+        ...(second ? { also: { key: second.key, name: second.name } } : {}),
+      },
+    ];
+  };
+  const alone = unknown.flatMap((b) => matter([b]));
+  const list =
+    alone.length > 0 ? alone : unknown.flatMap((a, i) => unknown.slice(i + 1).flatMap((b) => matter([a, b])));
+  return list.sort(
+    (a, b) => (b.minutes ?? Infinity) - (a.minutes ?? Infinity) || (a.key < b.key ? -1 : a.key > b.key ? 1 : 0),
+  );
 }
+
+const setTo = (b: Binding, mm: number): Change => {
+  const id = b.key.slice(b.key.indexOf(':') + 1);
+  return b.line ? { what: 'slack', line: id, mm } : { what: 'lower', obstruction: id, mm: mm - b.limit.typ };
+};
 
 /** What is done, where and in which way; not by how many mm each stop differs. */
 const same = (a: Route | null, b: Route | null): boolean => {

@@ -1,4 +1,5 @@
 import { total } from '../estimate/index.ts';
+import { splitKey } from '../job/names.ts';
 import { estimateOf } from '../vehicle/index.ts';
 import { nextStop } from './down.ts';
 import { standardMargins, type Margins } from './margins.ts';
@@ -16,21 +17,23 @@ const MOST_STOPS = 80;
 export function planDescent(state: TankState, margins: Margins = standardMargins): Plan<Stop> {
   let now: TankState = asTypical(state);
   const stops: Stop[] = [];
+  const states: TankState[] = [];
+  const done = (outcome: Plan<Stop>['outcome']): Plan<Stop> => ({
+    stops,
+    states,
+    outcome,
+    minutes: total(stops.map((s) => s.minutes)),
+  });
   for (let i = 0; i < MOST_STOPS; i++) {
     const stop = nextStop(now, margins);
     stops.push(stop);
-    if (stop.kind === 'out') return done(stops, 'way');
-    if (stop.kind === 'held') return done(stops, 'held');
+    states.push(now);
+    if (stop.kind === 'out') return done('way');
+    if (stop.kind === 'held') return done('held');
     now = after(now, stop);
   }
-  return done(stops, 'held');
+  return done('held');
 }
-
-const done = (stops: Stop[], outcome: Plan<Stop>['outcome']): Plan<Stop> => ({
-  stops,
-  outcome,
-  minutes: total(stops.map((s) => s.minutes)),
-});
 
 /** Half-known figures set to their likely value; what was felt or seen stays. */
 function asTypical(state: TankState): TankState {
@@ -68,7 +71,9 @@ function after(state: TankState, stop: Stop): TankState {
   }
   const items = [
     ...state.items,
-    ...stop.actions.map((a) => ({ key: a.key, state: 'open' }) as TankState['items'][number]),
+    ...stop.actions.map(
+      (a) => ({ key: a.key, kind: splitKey(a.key).kind, state: 'open', tag: null }) as TankState['items'][number],
+    ),
   ];
   return { ...state, pose: stop.pose, slack, taut, items };
 }

@@ -100,6 +100,8 @@ export interface UpStop {
 /** Stops from here to the goal, as far as they can be foreseen. */
 export interface Plan<S> {
   stops: S[];
+  /** The tank as it is before each stop. */
+  states: TankState[];
   /** `way`: it reaches the goal on what is typical; `held`: it does not. */
   outcome: 'way' | 'held';
   minutes: Estimate;

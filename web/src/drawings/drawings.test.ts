@@ -60,6 +60,13 @@ describe('the hang', () => {
       const { x } = vehicle.connections.find((c) => c.id === line.id)!;
       expect(line.port.y).toBeCloseTo(at.y(state.pose.f + ((state.pose.r - state.pose.f) * x) / vehicle.length), 6);
     }
+    // A rail begins where a hand gets to the joint for certain, and not where it only may.
+    for (const line of at.lines) {
+      const { sure, perhaps } = line.reach;
+      const ways = vehicle.connections.find((c) => c.id === line.id)!.part;
+      if (sure) expect(ways.some((w) => Math.abs(at.y(w.reachFrom.hi) - sure.top) < 1e-6)).toBe(true);
+      if (sure && perhaps) expect(perhaps.foot).toBeLessThanOrEqual(sure.top + 1e-6);
+    }
     // Its outline is the section of its shape, to scale across, inside the place the tank has.
     const outline = at.outline(state.pose);
     const xs = outline.map((p) => p[0]);

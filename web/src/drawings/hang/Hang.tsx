@@ -12,10 +12,12 @@ interface HangProps {
   ghost: Pose | null;
   width: number;
   height: number;
+  /** A line was tapped: its ledger key. */
+  onLine?: (key: string) => void;
 }
 
 /** The side view: how the tank hangs, what holds it, how far it may go. Everything from vehicle file and log. */
-export function Hang({ state, stop, ghost, width, height }: HangProps) {
+export function Hang({ state, stop, ghost, width, height, onLine }: HangProps) {
   const hatch = useId();
   const at = layoutHang({ state, stop, ghost, width, height });
   const { frame, tank } = at;
@@ -85,7 +87,15 @@ export function Hang({ state, stop, ghost, width, height }: HangProps) {
           <Stub key={p.id} {...p} />
         ))}
         {at.lines.map((line) => (
-          <g key={line.id} data-line={line.id}>
+          <g
+            key={line.id}
+            data-line={line.id}
+            onClick={onLine && (() => onLine(`line:${line.id}`))}
+            className={onLine ? 'cursor-pointer' : ''}
+          >
+            <Reach line={line} hatch={hatch} />
+            <path d={line.path} fill="none" stroke="transparent" strokeWidth="26" />
+            <rect x={line.port.x - 18} y={line.port.y - 18} width="36" height="36" fill="transparent" />
             <path
               d={line.path}
               fill="none"
@@ -115,10 +125,39 @@ export function Hang({ state, stop, ghost, width, height }: HangProps) {
         )}
         <Axis at={at} pose={stop.pose} ends={state.vehicle.ends} />
         <text x={frame.x} y={height - 10} fill="var(--quiet)">
-          drop enlarged {at.enlarged} times; sag stands for room left, not for shape
+          drop enlarged {at.enlarged} times; sag stands for room left, rails for where a hand gets to
         </text>
       </svg>
     </figure>
+  );
+}
+
+/** Where a hand gets to the joint: a rail beside the port, hatched where it is only guessed. */
+function Reach({ line, hatch }: { line: HangLayout['lines'][number]; hatch: string }) {
+  const { sure, perhaps } = line.reach;
+  const x = line.port.x + 9;
+  return (
+    <>
+      {perhaps && (
+        <rect
+          x={x}
+          y={perhaps.top}
+          width="4"
+          height={Math.max(2, perhaps.foot - perhaps.top)}
+          fill={`url(#${hatch})`}
+        />
+      )}
+      {sure && (
+        <rect
+          x={x}
+          y={sure.top}
+          width="4"
+          height={Math.max(2, sure.foot - sure.top)}
+          fill="var(--work)"
+          opacity="0.22"
+        />
+      )}
+    </>
   );
 }
 
@@ -152,15 +191,17 @@ function Label({ line }: { line: HangLayout['lines'][number] }) {
 
 /** Both ends of a parted line: capped squares with the number painted on. */
 function Stub({ x, frameY, tankY, tag }: { x: number; frameY: number; tankY: number; tag: number | null }) {
-  const number = tag === null ? '–' : String(tag);
+  const number = tag === null ? '' : String(tag);
   const low = Math.min(frameY + 30, (frameY + tankY) / 2);
   return (
     <g>
       <path d={`M${x} ${frameY}V${low - 8}`} stroke="var(--ink)" strokeWidth="3" />
       <rect x={x - 6} y={low - 10} width="12" height="10" fill="var(--ink)" />
-      <g transform={`translate(${x + 9} ${low - 17}) scale(0.8)`}>
-        <TagShape number={number} open w={22 + number.length * 11} h={24} />
-      </g>
+      {tag !== null && (
+        <g transform={`translate(${x + 9} ${low - 17}) scale(0.8)`}>
+          <TagShape number={number} open w={22 + number.length * 11} h={24} />
+        </g>
+      )}
       <path d={`M${x} ${tankY}v-8`} stroke="var(--ink)" strokeWidth="3" />
       <rect x={x - 6} y={tankY - 14} width="12" height="8" fill="var(--ink)" />
     </g>

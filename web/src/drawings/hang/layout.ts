@@ -5,6 +5,7 @@ import {
   samePose,
   sectionOf,
   shortName,
+  type Connection,
   type Holder,
   type JobState,
   type Pose,
@@ -34,6 +35,8 @@ export interface HangLine {
   guessed: boolean;
   holds: boolean;
   label: { x: number; y: number; text: string };
+  /** Where a hand gets to its joint: likely, and only perhaps; px from top to foot. Null where always. */
+  reach: { sure: { top: number; foot: number } | null; perhaps: { top: number; foot: number } | null };
 }
 
 export interface HangLayout {
@@ -114,6 +117,7 @@ export function layoutHang({ state, stop, ghost, width, height }: HangInput): Ha
       path: sag(anchor, port, left.lo * perMm, side),
       guessed: left.lo !== left.hi,
       holds: tightest === `line:${line.id}`,
+      reach: reachOf(line, y, deepest),
       label: { x: port.x, y: 0, text: roomText(shortName(line.name), holder, width > 600) },
     };
   });
@@ -188,6 +192,22 @@ const roomText = (name: string, holder: Holder | undefined, long: boolean): stri
   if (Math.round(lo) === Math.round(hi)) return `${name} ${Math.round(lo)}`;
   return `${name} ${Math.round(lo)}–${Math.round(hi)}${long ? ', guessed' : ''}`;
 };
+
+/** The band in which a hand gets to a line’s joint: certain from the far end of its reach on, perhaps from the near end. */
+function reachOf(line: Connection, y: (drop: number) => number, deepest: number): HangLine['reach'] {
+  const ways = line.part.filter((w) => w.after.length === 0);
+  const best = [...(ways.length > 0 ? ways : line.part)].sort((a, b) => a.reachFrom.hi - b.reachFrom.hi)[0];
+  if (!best || (best.reachFrom.hi === 0 && best.reachTo.lo >= deepest)) return { sure: null, perhaps: null };
+  const foot = (mm: number) => y(Math.min(deepest, mm));
+  const sure = best.reachFrom.hi < Math.min(deepest, best.reachTo.lo);
+  return {
+    sure: sure ? { top: y(best.reachFrom.hi), foot: foot(best.reachTo.lo) } : null,
+    perhaps:
+      best.reachFrom.lo < best.reachFrom.hi && best.reachFrom.lo < deepest
+        ? { top: y(best.reachFrom.lo), foot: foot(best.reachFrom.hi) }
+        : null,
+  };
+}
 
 /** Ports that would fall on one another are moved apart along the tank. */
 function portPlaces(wishes: number[], tank: { x: number; width: number }): number[] {

@@ -2,6 +2,7 @@ import { shortName, type Estimate } from '@iron-cradle/core';
 import type { Foresight } from '@iron-cradle/core/foresight';
 import { useState } from 'react';
 import { useJob } from '../../../log/useJob.ts';
+import { LineFacts } from '../LineFacts.tsx';
 import { QuantityField } from '../../../ui/QuantityField.tsx';
 
 /** What the plan asks of each that is still on, and which of the unknown figures change it. */
@@ -9,7 +10,7 @@ export function Asked({ foresight }: { foresight: Foresight }) {
   const { enter } = useJob();
   const [open, setOpen] = useState<string | null>(null);
   const [mm, setMm] = useState<number | null>(null);
-  const stake = (key: string) => foresight.matters.find((m) => m.key === key);
+  const stake = (key: string) => foresight.matters.find((m) => m.key === key || m.also?.key === key);
   const rows = [
     ...foresight.asks,
     ...foresight.matters
@@ -56,11 +57,17 @@ export function Asked({ foresight }: { foresight: Foresight }) {
                 {m && (
                   <span className="shrink-0 text-right font-semibold">
                     {m.minutes === null ? 'decides the way' : `${Math.max(1, Math.round(m.minutes))} min at stake`}
+                    {m.also && (
+                      <span className="block font-normal">
+                        with the {shortName(m.also.key === row.key ? m.name : m.also.name)}
+                      </span>
+                    )}
                   </span>
                 )}
               </button>
               {open === row.key && (
                 <div className="pb-3">
+                  <LineFacts about={row.key} />
                   <QuantityField
                     label={row.key.startsWith('line:') ? 'It lets, measured' : 'The tank meets it at'}
                     dimension="length"

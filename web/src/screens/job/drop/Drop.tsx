@@ -4,14 +4,15 @@ import { screenChanged } from '../../../app/wetGlass.ts';
 import { useHandsOff } from '../../../app/useHandsOff.ts';
 import { say, tone } from '../../../app/voice.ts';
 import { useKeys } from '../../../app/keys.tsx';
-import { Hang } from '../../../drawings/hang/Hang.tsx';
 import { useJob } from '../../../log/useJob.ts';
 import { Strap } from '../../../look/Strap.tsx';
 import { Band } from '../../../ui/Band.tsx';
 import { heightInWords, spokenStop, takeBackInWords } from '@iron-cradle/core';
+import { LineSheet } from '../LineFacts.tsx';
 import { OffSheet } from '../OffSheet.tsx';
 import { TakeBack } from '../TakeBack.tsx';
 import { TankLayout } from '../tank/TankLayout.tsx';
+import { Stage } from './Stage.tsx';
 import { StepByStep } from './StepByStep.tsx';
 import { Changed, Held, StopHead, StopList } from './NowParts.tsx';
 import { AheadSheet } from './AheadSheet.tsx';
@@ -27,6 +28,7 @@ export default function Drop() {
   const navigate = useNavigate();
   const [holding, setHolding] = useState(false);
   const [off, setOff] = useState(false);
+  const [line, setLine] = useState<string | null>(null);
   const [ahead, setAhead] = useState(false);
   const { state, stop, bundle, vapour } = descent;
   const down = state.out;
@@ -76,7 +78,7 @@ export default function Drop() {
       <TankLayout
         station="drop"
         band={band}
-        stage={(size) => <Hang state={state} stop={stop} ghost={descent.ghost} {...size} />}
+        stage={(size) => <Stage descent={descent} onLine={setLine} {...size} />}
         now={
           <div className="px-4 pt-3 wide:px-5">
             {down ? (
@@ -132,6 +134,7 @@ export default function Drop() {
       />
       <SomethingHolds open={holding} onClose={() => setHolding(false)} descent={descent} />
       <AheadSheet open={ahead} onClose={() => setAhead(false)} />
+      <LineSheet about={line} onClose={() => setLine(null)} />
       <OffSheet open={off} onClose={() => setOff(false)} />
       {keys}
     </>

@@ -99,6 +99,7 @@ export function useDescent() {
     left: Math.max(0, ahead.stops.filter((s) => s.kind !== 'out').length - 1),
     hand: isLevel(stop.pose) && stop.pose.f > 0 ? handUnitNear(stop.pose.f) : null,
     ghost: useMemo(() => ghostOf(ahead.stops, stop), [ahead, stop]),
+    ahead,
     vapour: vapourFrom(state),
     step: (by: -10 | 10) => setHeight(stepHeight(Math.max(stop.pose.f, stop.pose.r), by, state.vehicle.clear)),
     plain: () => setHeight(null),

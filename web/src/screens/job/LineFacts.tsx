@@ -1,0 +1,70 @@
+import { basisInWords, estimateOf, OPEN_REACH, rangeInWords, type Range, type Way } from '@iron-cradle/core';
+import { useJob } from '../../log/useJob.ts';
+import { Sheet } from '../../ui/Sheet.tsx';
+import { PhotoButton, Photos } from './Photos.tsx';
+
+/** What is known of a line or of something in the way: room, where it parts, clips, and where each figure comes from. */
+export function LineFacts({ about }: { about: string }) {
+  const { state } = useJob();
+  const { vehicle } = state;
+  const line = vehicle.connections.find((c) => `line:${c.id}` === about);
+  const thing = vehicle.obstructions.find((o) => `obstruction:${o.id}` === about);
+  const limit = line ? state.slack[line.id] : thing?.blocksAt ? estimateOf(vehicle, thing.blocksAt) : undefined;
+  const ways = line?.part ?? thing?.clear ?? [];
+  return (
+    <div className="grid gap-2">
+      {limit && (
+        <p>
+          {line ? 'Pulls tight' : 'In the way'} {rangeInWords(limit, 1)} mm below home:{' '}
+          <span className="text-quiet">{basisInWords(limit.basis)}.</span>
+        </p>
+      )}
+      <ul className="ruled" aria-label={line ? 'where it parts' : 'how it is cleared'}>
+        {ways.map((way) => (
+          <WayRow key={way.id} way={way} />
+        ))}
+        {line?.clips.map((clip) => (
+          <li key={clip.id} className="py-1.5">
+            {clip.name ?? 'a clip'} off: lets {span(clip.slack)} mm
+          </li>
+        ))}
+      </ul>
+    </div>
+  );
+}
+
+function WayRow({ way }: { way: Way }) {
+  return (
+    <li className="py-1.5">
+      From {way.from}, reached from {span(way.reachFrom)}
+      {way.reachTo.lo >= OPEN_REACH ? '' : ` down to ${span(way.reachTo)}`} mm; {span(way.minutes)} min
+      {way.people > 1 ? ', two people' : ''}
+      {way.hands > 1 ? ', two hands' : ''}
+      {way.tools.length > 0 ? `; ${way.tools.join(', ')}` : ''}
+      {way.after.length > 0 ? `; only after ${way.after.join(', ')}` : ''}
+    </li>
+  );
+}
+
+const span = ({ lo, hi }: Range): string => (lo === hi ? String(lo) : `${lo}–${hi}`);
+
+/** The same as a sheet of its own, for a line that was tapped in the drawing. */
+export function LineSheet({ about, onClose }: { about: string | null; onClose: () => void }) {
+  const { state } = useJob();
+  const name =
+    state.vehicle.connections.find((c) => `line:${c.id}` === about)?.name ??
+    state.vehicle.obstructions.find((o) => `obstruction:${o.id}` === about)?.name;
+  return (
+    <Sheet open={about !== null && name !== undefined} onClose={onClose} title={name ?? ''}>
+      {about && (
+        <>
+          <LineFacts about={about} />
+          <Photos about={about} />
+          <div className="pt-3">
+            <PhotoButton about={about} name={name ?? ''} words />
+          </div>
+        </>
+      )}
+    </Sheet>
+  );
+}

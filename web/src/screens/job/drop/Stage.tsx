@@ -1,0 +1,56 @@
+import { poseInWords, type JobState } from '@iron-cradle/core';
+import { useState } from 'react';
+import { Hang } from '../../../drawings/hang/Hang.tsx';
+import type { Descent } from './useDescent.ts';
+
+interface StageProps {
+  descent: Descent;
+  width: number;
+  height: number;
+  onLine: (key: string) => void;
+}
+
+const FOOT = 56;
+
+/** The hang as it is now, and, drawn along the plan, as it will be at each stop if the figures are as likely. */
+export function Stage({ descent, width, height, onLine }: StageProps) {
+  const { state, stop, ghost, ahead } = descent;
+  const newest = state.kept.at(-1)!.id;
+  const [at, setAt] = useState({ entry: newest, step: 0 });
+  // A new entry brings it back to where the tank hangs.
+  const step = at.entry === newest ? Math.min(at.step, ahead.stops.length - 1) : 0;
+  const shown = ahead.stops[step];
+  const later = step > 0 && shown ? { ...state, ...ahead.states[step] } : null;
+  const ends = state.vehicle.ends;
+  if (state.out || ahead.stops.length < 2)
+    return <Hang state={state} stop={stop} ghost={ghost} width={width} height={height} onLine={onLine} />;
+  return (
+    <div className="flex h-full flex-col">
+      <div className="min-h-0 flex-1">
+        <Hang
+          state={(later as JobState | null) ?? state}
+          stop={later ? shown! : stop}
+          ghost={later ? null : ghost}
+          width={width}
+          height={Math.max(80, height - FOOT)}
+          onLine={onLine}
+        />
+      </div>
+      <label className="flex h-14 shrink-0 items-center gap-4 border-t border-rule px-6">
+        <span className="w-48 shrink-0 text-quiet">
+          {later ? `if all is as likely: ${poseInWords(shown!.pose, ends)}` : 'now'}
+        </span>
+        <input
+          type="range"
+          className="h-11 min-w-0 flex-1 accent-(--work)"
+          aria-label="along the plan"
+          aria-valuetext={later ? poseInWords(shown!.pose, ends) : 'now'}
+          min={0}
+          max={ahead.stops.length - 1}
+          value={step}
+          onChange={(event) => setAt({ entry: newest, step: Number(event.target.value) })}
+        />
+      </label>
+    </div>
+  );
+}

@@ -7,6 +7,7 @@ import { descend, seeded, truthInside } from '@iron-cradle/core/rehearsal';
 import { unit } from 'mathjs';
 import { median, row } from './lib.ts';
 import { benchDrag } from './drag.ts';
+import { benchReplan } from './replan.ts';
 import { benchRoute } from './route.ts';
 import { benchTank } from './tank.ts';
 
@@ -33,6 +34,7 @@ row('whole descent foreseen', plan, 'one next stop', stop);
 row('reading a hundred quantities', read, 'the same by a unit library', reference);
 await benchRoute();
 await benchTank();
+await benchReplan().catch((error: Error) => console.log(`replanning: not measured, ${error.message}`));
 // A browser has to be there and the web built; without them the other rows stand all the same.
 await benchDrag().catch((error: Error) => console.log(`dragging the level: not measured, ${error.message}`));
 process.exit(0);

@@ -9,7 +9,8 @@ export type Change =
   | { what: 'reach'; thing: string; way: string; mm: number }
   | { what: 'lower'; obstruction: string; mm: number }
   | { what: 'away'; obstruction: string }
-  | { what: 'tilt'; mm: number };
+  | { what: 'tilt'; mm: number }
+  | { what: 'helper' };
 
 const shift = (r: Range, by: number): Range => ({
   ...r,
@@ -81,6 +82,8 @@ export function changed(state: TankState, change: Change): TankState {
           obstructions: vehicle.obstructions.filter((o) => o.id !== change.obstruction),
         },
       };
+    case 'helper':
+      return { ...state, helperHere: true };
     case 'tilt':
       return { ...state, vehicle: { ...vehicle, tiltLimit: Math.max(0, gridDown(vehicle.tiltLimit + change.mm)) } };
   }

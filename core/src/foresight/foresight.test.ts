@@ -189,6 +189,12 @@ describe('what lies ahead', () => {
     expect(routeDown(changed(state, { what: 'slack', line: 'feed', mm: 20 }), 'typical', standardMargins)).toBeNull();
     expect(routeDown(state, 'typical', standardMargins)!.minutes).toBe(before);
     expect(bindings(state)).toHaveLength(2);
+    // A line that takes two: with a helper standing by nobody is called, 5 minutes less.
+    const two = line('filler', r(90), 30);
+    two.part[0]!.people = 2;
+    const heavy = begin([two]);
+    const called = routeDown(heavy, 'typical', standardMargins)!.minutes;
+    expect(routeDown(changed(heavy, { what: 'helper' }), 'typical', standardMargins)!.minutes).toBe(called - 5);
     expect(nextStop(state).actions.map((a) => a.key)).toContain('obstruction:pipe');
   });
 });

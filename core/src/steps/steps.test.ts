@@ -54,6 +54,18 @@ describe('a stop, hand by hand', () => {
     expect(steps[1]!.caution).toMatch(/wet inside/);
   });
 
+  test('what cannot be undone asks first', () => {
+    const state = begin({ connections: [line('return', 100, 0, { fitting: 'ear-clamp', wetWhenOpen: false })] });
+    const steps = stepsOf(
+      state,
+      nextStop(state).actions.filter((a) => a.type === 'part'),
+    );
+    expect(steps[1]).toMatchObject({
+      text: expect.stringMatching(/cut the ear/) as string,
+      caution: expect.stringMatching(/what has not been tried yet/) as string,
+    });
+  });
+
   test('the jack carries before the first strap, the last one is a moment for two; head and other side by name', () => {
     const state = begin({});
     const { fasteners } = state.vehicle;

@@ -93,13 +93,20 @@ function lineSteps(action: Action, line: Connection, tag: number | undefined): S
     ...letsGo[line.fitting].map((text, i): Step => ({
       text: i === 0 ? `${line.name}: ${text}` : text,
       tools: i === 0 ? toolsOf(action) : [],
-      ...(i === 0 && line.wetWhenOpen
-        ? { caution: 'wet inside: tray under it, eyes and hands covered, device up on the cart' }
-        : {}),
+      ...(i === 0 && cautionOf(line) ? { caution: cautionOf(line)! } : {}),
     })),
     ...(action.cap ? [{ text: 'cap both ends at once', tools: ['caps'] }] : []),
   ];
 }
+
+/** What is said before the hand moves: what is wet, and what cannot be undone. */
+const cautionOf = (line: Connection): string | null =>
+  [
+    ...(line.wetWhenOpen ? ['wet inside: tray under it, eyes and hands covered, device up on the cart'] : []),
+    ...(line.fitting === 'ear-clamp'
+      ? ['a cut is not undone: is a new clamp here, and what has not been tried yet?']
+      : []),
+  ].join('; ') || null;
 
 function otherSteps(action: Action, tag: number | undefined): Step[] {
   const number = tag === undefined ? '' : ` ${tag}`;

@@ -119,7 +119,7 @@ export function routeModel(state: TankState, view: View, margins: Margins): Rout
     limits,
     moveMinutes: MOVE_MINUTES.typ,
     tiltMinutes: TILT_MINUTES,
-    helperMinutes: HELPER_MINUTES,
+    helperMinutes: state.helperHere ? 0 : HELPER_MINUTES,
   };
 }
 

@@ -5,7 +5,11 @@ import type { Extra, JobState, Pose } from '../job/types.ts';
 export type TankState = Pick<
   JobState,
   'vehicle' | 'pose' | 'items' | 'slack' | 'taut' | 'reached' | 'notDone' | 'out' | 'joints' | 'gates'
-> & { extras: Extra[] };
+> & {
+  extras: Extra[];
+  /** A second pair of hands stands by: nobody has to be called. */
+  helperHere?: boolean;
+};
 
 export type ActionType = 'part' | 'unclip' | 'clear' | 'support';
 

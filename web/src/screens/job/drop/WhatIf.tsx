@@ -63,6 +63,22 @@ export function WhatIf({ state, changes, onChange }: WhatIfProps) {
           onLess={() => tilt(-STEP)}
           onMore={() => tilt(STEP)}
         />
+        <li className="flex items-center gap-3 py-1">
+          <span className="narrow min-w-0 flex-1 text-20">A second pair of hands</span>
+          <button
+            type="button"
+            className="btn"
+            aria-pressed={of('helper') !== undefined}
+            data-helper
+            onClick={() =>
+              onChange(
+                of('helper') ? changes.filter((c) => c.what !== 'helper') : [...changes, { what: 'helper' as const }],
+              )
+            }
+          >
+            stands by
+          </button>
+        </li>
         {list
           .filter((b) => !b.line)
           .map((b) => {

@@ -204,7 +204,7 @@ describe('a photo bound to a line', () => {
     expect(size).toEqual([1600, 800]);
   }, 60_000);
 
-  test('what is no picture is refused in place, and nothing is entered', async () => {
+  test('what is no photo is refused in place, and nothing is entered', async () => {
     const path = join(tmpdir(), 'cradle-text.png');
     writeFileSync(path, 'no picture');
     const photos = await count('photo');

@@ -1,9 +1,11 @@
 import { nameOf, shortName } from './names.ts';
-import type { Entry, JobState } from './types.ts';
+import { poseInWords } from '../stops/poseWords.ts';
+import type { Entry, JobState, Pose } from './types.ts';
 
 /** What an entry says, in a few words: for “take back”, for the log, for the record. */
 export function entryInWords(state: JobState, entry: Entry): string {
   const name = (key: string) => shortName(nameOf(state, key));
+  const where = (pose: Pose) => poseInWords(pose, state.vehicle.ends).replace(/ mm$/, '');
   switch (entry.kind) {
     case 'opened':
       return 'job opened';
@@ -36,13 +38,13 @@ export function entryInWords(state: JobState, entry: Entry): string {
     case 'fill':
       return `${entry.body.litres} L put in`;
     case 'stopDone':
-      return entry.body.to.f === 0 ? 'stop before lowering' : `lowered to ${entry.body.to.f}`;
+      return entry.body.to.f === 0 ? 'stop before lowering' : `lowered to ${where(entry.body.to)}`;
     case 'crept':
       return entry.body.taut
-        ? `stopped at ${entry.body.to.f}, ${name(entry.body.taut)} taut`
-        : `crept to ${entry.body.to.f}`;
+        ? `stopped at ${where(entry.body.to)}, ${name(entry.body.taut)} taut`
+        : `crept to ${where(entry.body.to)}`;
     case 'moved':
-      return `${entry.body.why === 'raised' || entry.body.why === 'in' ? 'raised' : 'moved'} to ${entry.body.to.f}`;
+      return `${entry.body.why === 'raised' || entry.body.why === 'in' ? 'raised' : 'moved'} to ${where(entry.body.to)}`;
     case 'surprise':
       return entry.body.what === 'freed'
         ? `${name(entry.body.key)} freed, ${entry.body.more} mm`

@@ -38,7 +38,9 @@ export function entryInWords(state: JobState, entry: Entry): string {
     case 'fill':
       return `${entry.body.litres} L put in`;
     case 'stopDone':
-      return entry.body.to.f === 0 ? 'stop before lowering' : `lowered to ${where(entry.body.to)}`;
+      return Math.max(entry.body.to.f, entry.body.to.r) === 0
+        ? 'stop before lowering'
+        : `lowered to ${where(entry.body.to)}`;
     case 'crept':
       return entry.body.taut
         ? `stopped at ${where(entry.body.to)}, ${name(entry.body.taut)} taut`

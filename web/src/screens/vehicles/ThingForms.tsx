@@ -1,4 +1,4 @@
-import type { Obstruction, VehicleFile } from '@iron-cradle/core';
+import type { Fastener, Obstruction, VehicleFile } from '@iron-cradle/core';
 import { Choice } from '../../ui/Choice.tsx';
 import { TextField } from '../../ui/TextField.tsx';
 import { freshId } from './fresh.ts';
@@ -78,6 +78,12 @@ export function ObstructionForm({ draft, id }: { draft: Draft; id: string }) {
   );
 }
 
+/** An optional text is left out while it is empty. */
+function setText(fastener: Fastener, key: 'hex' | 'counter', text: string): void {
+  if (text === '') delete fastener[key];
+  else fastener[key] = text;
+}
+
 /** What holds the tank, with its fasteners. */
 export function SupportsForm({ draft }: { draft: Draft }) {
   const { file, change } = draft;
@@ -143,6 +149,18 @@ export function SupportsForm({ draft }: { draft: Draft }) {
             label={`Thread of ${fastener.id}`}
             value={fastener.thread}
             onChange={(event) => change((f) => void (f.fasteners[i]!.thread = event.target.value))}
+          />
+          <TextField
+            label="Fits its head; empty: not known"
+            value={fastener.hex ?? ''}
+            placeholder="13 mm"
+            onChange={(event) => change((f) => setText(f.fasteners[i]!, 'hex', event.target.value))}
+          />
+          <TextField
+            label="Holds the other side; empty: nothing"
+            value={fastener.counter ?? ''}
+            placeholder="13 mm"
+            onChange={(event) => change((f) => setText(f.fasteners[i]!, 'counter', event.target.value))}
           />
           <Choice
             label="Likely to break"

@@ -25,6 +25,7 @@ const common = {
 };
 
 export default {
+  testSequencer: '<rootDir>/scripts/sequencer.mjs',
   projects: [
     { ...common, displayName: 'core', roots: ['<rootDir>/core/src'], testMatch: ['**/*.test.ts'] },
     {

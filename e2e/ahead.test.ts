@@ -112,6 +112,9 @@ describe('a vehicle file, written by a technician', () => {
     for (let i = 0; i < 4; i++) await ines.tapText('Undo');
     await ines.page.waitForFunction(() => document.querySelector('[data-problem]') === null);
     await ines.page.waitForSelector('[data-planned]');
+    // A line tapped in the drawing is the one that is written.
+    await ines.page.$eval('[data-line="feed"]', (e) => e.dispatchEvent(new MouseEvent('click', { bubbles: true })));
+    await ines.page.waitForSelector('[data-part="line:feed"][aria-pressed="true"]');
     await ines.tap('[data-action="add-thing"]');
     await ines.type('Name', '');
     await ines.type('Name', 'tow wiring');

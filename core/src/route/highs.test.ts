@@ -10,8 +10,8 @@ const size: Size = {
   ways: 2,
   obstructions: 1,
   clearWays: 2,
-  clear: 120,
-  tilt: 40,
+  clear: 80,
+  tilt: 30,
   clips: 0.3,
   window: null,
   direction: 'down',
@@ -45,8 +45,8 @@ function models(count: number, more: Partial<Size>, seed: number): RouteModel[] 
 describe('against a mixed-integer program on HiGHS, as many stages as things and the goal', () => {
   test.each<[string, Partial<Size>, number]>([
     ['down', {}, 120],
-    ['up, read backwards', { direction: 'up' }, 100],
-    ['from the middle', { middle: true }, 80],
+    ['up, read backwards', { direction: 'up', clips: 0 }, 100],
+    ['from the middle', { middle: true, clips: 0 }, 80],
   ])('%s: same feasibility, same least minutes', (_, more, count) => {
     let ways = 0;
     for (const model of models(count, more, 4000)) {

@@ -10,7 +10,7 @@ const tiny: Size = {
   ways: 2,
   obstructions: 1,
   clearWays: 2,
-  clear: 40,
+  clear: 35,
   tilt: 15,
   clips: 0.4,
   window: null,

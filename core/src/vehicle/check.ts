@@ -49,6 +49,9 @@ export function checkVehicle(file: VehicleFile): void {
   checkRange(file.tank.emptyMass, 'tank.emptyMass', 0);
   checkRange(file.tank.unusable, 'tank.unusable', 0);
   checkTank(file.tank);
+  for (const fastener of file.fasteners)
+    if (!Number.isInteger(fastener.count) || fastener.count < 1)
+      throw new InputError(`fasteners.${fastener.id}.count`, String(fastener.count), 'a whole number from 1');
   for (const support of file.supports)
     if (!file.fasteners.some((f) => f.id === support.fastener))
       throw new InputError(`supports.${support.id}.fastener`, support.fastener, 'the id of a fastener in this file');

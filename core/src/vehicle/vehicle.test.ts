@@ -56,6 +56,7 @@ describe('archetypes', () => {
 
 describe('a file that makes no sense says where', () => {
   test.each<[string, (f: VehicleFile) => void, RegExp]>([
+    ['no fastener at all', (f) => (f.fasteners[0]!.count = 0), /fasteners\..*count.*a whole number from 1/],
     ['slack negative', (f) => (f.connections[0]!.slack.lo = -5), /slack.*at least 0/],
     ['range upside down', (f) => (f.connections[0]!.slack.hi = 1), /rising order/],
     [

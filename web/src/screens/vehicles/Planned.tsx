@@ -19,8 +19,15 @@ const begun = (vehicle: VehicleFile): JobState =>
     },
   ])!;
 
+interface PlannedProps {
+  file: VehicleFile;
+  whole: boolean;
+  /** A line was tapped in the drawing: `line:` and its id. */
+  onLine: (key: string) => void;
+}
+
 /** The file as a tank that hangs, and what a plan makes of it while it is written. */
-export function Planned({ file, whole }: { file: VehicleFile; whole: boolean }) {
+export function Planned({ file, whole, onLine }: PlannedProps) {
   const state = useMemo(() => begun(file), [file]);
   const [box, size] = useSize<HTMLDivElement>();
   const stop = useMemo(() => (whole ? nextStop(state) : null), [state, whole]);
@@ -33,6 +40,7 @@ export function Planned({ file, whole }: { file: VehicleFile; whole: boolean }) 
             state={state}
             stop={{ ...stop, pose: state.pose }}
             ghost={null}
+            onLine={onLine}
             width={size.width}
             height={size.height}
           />

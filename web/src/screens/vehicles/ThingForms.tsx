@@ -151,6 +151,15 @@ export function SupportsForm({ draft }: { draft: Draft }) {
             onChange={(event) => change((f) => void (f.fasteners[i]!.thread = event.target.value))}
           />
           <TextField
+            label="How many"
+            inputMode="numeric"
+            value={String(fastener.count)}
+            error={fastener.count < 1 ? 'Expected a whole number from 1.' : undefined}
+            onChange={(event) =>
+              change((f) => void (f.fasteners[i]!.count = Math.round(Number(event.target.value)) || 0))
+            }
+          />
+          <TextField
             label="Fits its head; empty: not known"
             value={fastener.hex ?? ''}
             placeholder="13 mm"
@@ -182,6 +191,28 @@ export function SupportsForm({ draft }: { draft: Draft }) {
           />
         </fieldset>
       ))}
+      <button
+        type="button"
+        className="btn"
+        data-action="add-fastener"
+        onClick={() =>
+          change(
+            (f) =>
+              void f.fasteners.push({
+                id: freshId(
+                  'bolt',
+                  f.fasteners.map((b) => b.id),
+                ),
+                thread: 'not known',
+                count: 1,
+                likelyToBreak: false,
+                torque: null,
+              }),
+          )
+        }
+      >
+        Another fastener
+      </button>
     </div>
   );
 }

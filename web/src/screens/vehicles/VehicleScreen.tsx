@@ -111,7 +111,7 @@ function Editor({ given, others }: { given: VehicleFile; others: VehicleFile[] }
           {part.startsWith('thing:') && <ObstructionForm key={part} draft={draft} id={rest} />}
         </section>
         <aside className="min-w-0 wide:sticky wide:top-4 wide:self-start">
-          <Planned file={file} whole={problem === null} />
+          <Planned file={file} whole={problem === null} onLine={go} />
           {problem && (
             <p className="flex gap-2 py-3 font-semibold text-halt" role="alert" data-problem={problem.field}>
               <Shape outcome="bad" size={24} />

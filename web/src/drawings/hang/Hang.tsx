@@ -126,7 +126,8 @@ export function Hang({ state, stop, ghost, width, height, onLine }: HangProps) {
         )}
         <Axis at={at} pose={stop.pose} ends={state.vehicle.ends} />
         <text x={frame.x} y={height - 10} fill="var(--quiet)">
-          drop enlarged {at.enlarged} times; sag stands for room left, rails for where a hand gets to
+          drop enlarged {at.enlarged} times
+          {width > 560 && '; sag stands for room left, rails for where a hand gets to'}
         </text>
       </svg>
     </figure>

@@ -52,6 +52,19 @@ describe('what a job teaches its file', () => {
     expect(rail.seen).toBeUndefined();
   });
 
+  test('what was known better than ±30 % never gets wider; what contradicts the file does count', () => {
+    const known = structuredClone(rail);
+    const vent = known.connections.find((c) => c.id === 'vent')!;
+    Object.assign(vent, { slack: { lo: 48, typ: 50, hi: 52 }, clips: [] });
+    const teach = (mm: number) => {
+      const one = job(known);
+      one.log('answer', { question: 'slack vent', value: String(mm) });
+      return lessons(one.state).find((l) => l.path === 'slack vent')!.after;
+    };
+    expect(teach(51)).toMatchObject({ lo: 48, typ: 51, hi: 52 });
+    expect(teach(80)).toMatchObject({ lo: 56, typ: 80, hi: 104 });
+  });
+
   test('something nobody had written down becomes an obstruction with an id of its own', () => {
     const one = job(rail);
     one.log('surprise', { what: 'holds', key: 'new:1', name: 'tow wiring', lets: 60 });

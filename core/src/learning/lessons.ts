@@ -37,6 +37,18 @@ export function rangeFrom(seen: readonly number[]): Range {
 }
 
 /**
+ * A range once more was seen: it never gets wider than it was, unless what was seen lies outside it. From three times on only
+ * what was seen counts.
+ */
+function narrowed(before: Range | null, seen: readonly number[]): Range {
+  const range = rangeFrom(seen);
+  const inside = before !== null && seen.every((mm) => mm >= before.lo && mm <= before.hi);
+  if (!inside || seen.length >= 3) return range;
+  const [lo, hi] = [Math.max(before.lo, range.lo), Math.min(before.hi, range.hi)];
+  return { ...range, lo, typ: Math.min(hi, Math.max(lo, range.typ)), hi };
+}
+
+/**
  * What a job has to teach, line by line: where a line was felt taut or measured, where something held, what nobody had
  * written down, and how high a hand got to a joint. Only what was felt or measured counts, never what was guessed.
  *
@@ -82,7 +94,13 @@ function slacks(state: JobState, file: VehicleFile): Lesson[] {
     if (!line) return [];
     const path = `slack ${id}`;
     return [
-      { path, what: `${line.name}, slack`, seen, before: line.slack, after: rangeFrom(history(file, path, seen)) },
+      {
+        path,
+        what: `${line.name}, slack`,
+        seen,
+        before: line.slack,
+        after: narrowed(line.slack, history(file, path, seen)),
+      },
     ];
   });
 }
@@ -99,7 +117,7 @@ function holds(state: JobState, file: VehicleFile): Lesson[] {
       what: known ? `${known.name}, blocks` : extra.name,
       seen: extra.blocksAt,
       before: known?.blocksAt ?? null,
-      after: rangeFrom(history(file, path, extra.blocksAt)),
+      after: narrowed(known?.blocksAt ?? null, history(file, path, extra.blocksAt)),
     };
   });
 }

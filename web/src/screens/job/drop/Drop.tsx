@@ -62,10 +62,12 @@ export default function Drop() {
   ]);
   useHandsOff({ words, next: go });
   const held = stop.kind === 'held';
+  // A height that is tried with the ± keys is no new stop: quick taps there are meant.
+  const newest = state.kept.at(-1)!.id;
   useEffect(() => {
     screenChanged();
     tone(held ? 'halt' : 'done');
-  }, [words, held]);
+  }, [newest, held]);
   const openCount = state.items.filter((i) => i.state !== 'closed').length;
   const band = (
     <>

@@ -2,36 +2,12 @@ import { foldJob } from '../job/index.ts';
 import { logWriter, randomVehicle, seeded } from '../rehearsal/index.ts';
 import { solve } from '../route/index.ts';
 import { bindings, nextStop, routeDown, routeModel, standardMargins, type TankState } from '../stops/index.ts';
-import { archetypes, type Connection, type VehicleFile } from '../vehicle/index.ts';
+import { archetypes, type Connection, type Range, type VehicleFile } from '../vehicle/index.ts';
+import { plainLine, r } from '../vehicle/testing.ts';
 import { asks, changed, minutesAhead, outlook, remedies, stuck, whatMatters } from './index.ts';
 
-const r = (lo: number, typ = lo, hi = typ) => ({ lo, typ, hi });
-
-function line(id: string, slack: ReturnType<typeof r>, from: number, more: Partial<Connection> = {}): Connection {
-  const way = {
-    id: `${id}-top`,
-    reachFrom: r(from),
-    reachTo: r(9999),
-    minutes: r(2),
-    people: 1,
-    hands: 1,
-    from: 'outside',
-    tools: [],
-    after: [],
-  };
-  return {
-    ...archetypes[0]!.connections[0]!,
-    id,
-    name: `${id} line`,
-    x: 500,
-    slack,
-    visibleFrom: r(0),
-    clips: [],
-    part: [way],
-    make: [way],
-    ...more,
-  };
-}
+const line = (id: string, slack: Range, from: number, more: Partial<Connection> = {}) =>
+  plainLine(id, slack, r(from), more);
 
 function begin(connections: Connection[], more: Partial<VehicleFile> = {}): TankState {
   const vehicle: VehicleFile = {

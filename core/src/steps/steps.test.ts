@@ -2,30 +2,16 @@ import { foldJob, type JobState } from '../job/index.ts';
 import { logWriter } from '../rehearsal/index.ts';
 import { nextStop, supportsOff } from '../stops/index.ts';
 import { archetypes, type Connection, type VehicleFile } from '../vehicle/index.ts';
+import { plainLine, r } from '../vehicle/testing.ts';
 import { planSheet, spokenStop, stepsOf } from './index.ts';
 
-const exact = (n: number) => ({ lo: n, typ: n, hi: n });
 const rail = archetypes[0]!;
-const line = (id: string, slack: number, from: number, more: Partial<Connection> = {}): Connection => {
-  const way = {
-    ...rail.connections[0]!.part[0]!,
-    id: `${id}-top`,
-    reachFrom: exact(from),
-    reachTo: exact(9999),
-    after: [],
-  };
-  return {
-    ...rail.connections[0]!,
-    id,
-    name: `${id} line`,
-    slack: exact(slack),
-    visibleFrom: exact(0),
-    clips: [],
-    part: [{ ...way, minutes: exact(3) }],
-    make: [{ ...way, minutes: exact(3) }],
-    ...more,
-  };
-};
+/** Three minutes to part and to make. */
+function line(id: string, slack: number, from: number, more: Partial<Connection> = {}): Connection {
+  const plain = plainLine(id, r(slack), r(from), more);
+  const ways = plain.part.map((way) => ({ ...way, minutes: r(3) }));
+  return { ...plain, part: ways, make: ways };
+}
 const begin = (more: Partial<VehicleFile>): JobState =>
   foldJob(null, [
     logWriter('job')('opened', {

@@ -2,38 +2,12 @@ import { foldJob, type JobState } from '../job/index.ts';
 import { logWriter } from '../rehearsal/index.ts';
 import type { Connection, Range, VehicleFile } from '../vehicle/index.ts';
 import { archetypes } from '../vehicle/index.ts';
+import { plainLine, r } from '../vehicle/testing.ts';
 import { nextStop, nextUp, planChanged, planDescent, stopAt, testStop } from './index.ts';
 
 /** A small vehicle whose stops can be worked by hand. mm */
-const r = (lo: number, typ = lo, hi = typ): Range => ({ lo, typ, hi });
-const OPEN = r(9999);
-const line = (id: string, slack: Range, reach: Range, more: Partial<Connection> = {}): Connection => {
-  const way = {
-    id: `${id}-top`,
-    reachFrom: reach,
-    reachTo: OPEN,
-    minutes: r(2),
-    people: 1,
-    hands: 1,
-    from: 'outside',
-    tools: [],
-    after: [],
-  };
-  return {
-    ...archetypes[0]!.connections[0]!,
-    id,
-    name: id,
-    kind: 'vent',
-    side: 'top',
-    x: 100,
-    slack,
-    visibleFrom: r(0),
-    clips: [],
-    part: [way],
-    make: [way],
-    ...more,
-  };
-};
+const line = (id: string, slack: Range, reach: Range, more: Partial<Connection> = {}): Connection =>
+  plainLine(id, slack, reach, { name: id, kind: 'vent', x: 100, ...more });
 const vehicle = (connections: Connection[], obstructions: VehicleFile['obstructions'] = []): VehicleFile => ({
   ...archetypes[0]!,
   length: 1000,

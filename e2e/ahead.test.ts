@@ -2,7 +2,6 @@ import { writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { ElementHandle } from 'puppeteer-core';
-import { archetypes } from '@iron-cradle/core';
 import { atWork } from './lib/atWork.ts';
 import { oneJob } from './lib/oneJob.ts';
 import { phone, wide, type Person } from './lib/browser.ts';
@@ -91,64 +90,6 @@ describe('the plan on one page', () => {
     const json = JSON.parse(saved.find((s) => s.name.includes('json'))!.text) as { down: unknown[]; caution: string };
     expect(json.down.length).toBeGreaterThan(1);
     expect(json.caution).toMatch(/service information/);
-  }, 40_000);
-});
-
-describe('a vehicle file, written by a technician', () => {
-  test('begun from a mounting, planned while it is written, wrong figures said in place, kept as a version', async () => {
-    await ines.go('/vehicles');
-    await ines.tap('[data-begin="rail"]');
-    await ines.sees('What the shop calls it');
-    await ines.type('What the shop calls it', '');
-    await ines.type('What the shop calls it', 'Tender 3, harbour');
-    await ines.tap('[data-part="line:vent"]');
-    // Upside down cannot be typed as a range; a place beyond the tank can.
-    const place = (await ines.page.waitForSelector('section input[type="number"]'))!;
-    await place.click({ count: 3 });
-    await place.type('9000');
-    await ines.page.waitForSelector('[data-problem$=".x"]');
-    await ines.sees('expected a place between 0 and');
-    // Each keystroke is a step of its own.
-    for (let i = 0; i < 4; i++) await ines.tapText('Undo');
-    await ines.page.waitForFunction(() => document.querySelector('[data-problem]') === null);
-    await ines.page.waitForSelector('[data-planned]');
-    // A line tapped in the drawing is the one that is written.
-    await ines.page.$eval('[data-line="feed"]', (e) => e.dispatchEvent(new MouseEvent('click', { bubbles: true })));
-    await ines.page.waitForSelector('[data-part="line:feed"][aria-pressed="true"]');
-    await ines.tap('[data-action="add-thing"]');
-    await ines.type('Name', '');
-    await ines.type('Name', 'tow wiring');
-    await ines.tap('[data-action="keep"]');
-    await ines.sees('The version before is kept too');
-    await ines.tapText('Before');
-    await ines.page.waitForFunction(
-      () =>
-        [...document.querySelectorAll('[role="dialog"] li')].filter((e) => e.textContent!.includes('Ines')).length >= 2,
-    );
-    await ines.tapText('Close');
-  }, 90_000);
-
-  test('beside the mounting it came from: just what was changed', async () => {
-    await ines.tapText('Compare');
-    await ines.page.select('[role="dialog"] select', archetypes[0]!.id);
-    await ines.page.waitForSelector('[data-differences="1"]');
-    await ines.sees('tow wiring');
-    await ines.tapText('Close');
-  }, 30_000);
-
-  test('a file of the published schema is read; anything else is refused and says why', async () => {
-    await ines.go('/vehicles');
-    const input = (await ines.page.waitForSelector('input[type="file"]'))!;
-    const give = async (name: string, document: unknown) => {
-      const path = join(tmpdir(), name);
-      writeFileSync(path, JSON.stringify(document));
-      await (input as ElementHandle<HTMLInputElement>).uploadFile(path);
-    };
-    await give('no-vehicle.json', { name: 'no vehicle' });
-    await ines.page.waitForSelector('[role="alert"]');
-    await give('ferry-van.json', { ...archetypes[1], id: 'ferry-van', name: 'Ferry van' });
-    await ines.page.waitForFunction(() => location.pathname === '/vehicles/ferry-van');
-    await ines.sees('What the shop calls it');
   }, 40_000);
 });
 

@@ -1,3 +1,5 @@
+import { connectionKinds, fittings } from './types.ts';
+
 /** The published JSON Schema (draft 2020-12) of a vehicle file. Structure only; `checkVehicle` checks the sense. */
 
 const range = {
@@ -94,28 +96,14 @@ export const tankShapeSchema = {
 
 const connection = object({
   id,
-  kind: { enum: ['feed', 'return', 'vent', 'evap', 'filler', 'breather', 'plug', 'ground', 'heater', 'other'] },
+  kind: { enum: connectionKinds },
   name: text,
   x: { type: 'number', minimum: 0 },
   side: text,
   slack: range,
   visibleFrom: range,
   lookMinutes: { type: 'number', minimum: 0 },
-  fitting: {
-    enum: [
-      'push-tab',
-      'slide-collar',
-      'hairpin',
-      'twist',
-      'spring-clamp',
-      'worm-clamp',
-      'ear-clamp',
-      'lock-plug',
-      'bolt',
-      'flare',
-      'other',
-    ],
-  },
+  fitting: { enum: fittings },
   wetWhenOpen: { type: 'boolean' },
   clips: list(object({ id, name: text, slack: range, ways: list(way) }, ['name'])),
   part: list(way),

@@ -37,21 +37,34 @@ export interface Clip {
   ways: Way[];
 }
 
-export type ConnectionKind =
-  'feed' | 'return' | 'vent' | 'evap' | 'filler' | 'breather' | 'plug' | 'ground' | 'heater' | 'other';
+export const connectionKinds = [
+  'feed',
+  'return',
+  'vent',
+  'evap',
+  'filler',
+  'breather',
+  'plug',
+  'ground',
+  'heater',
+  'other',
+] as const;
+export type ConnectionKind = (typeof connectionKinds)[number];
 
-export type Fitting =
-  | 'push-tab'
-  | 'slide-collar'
-  | 'hairpin'
-  | 'twist'
-  | 'spring-clamp'
-  | 'worm-clamp'
-  | 'ear-clamp'
-  | 'lock-plug'
-  | 'bolt'
-  | 'flare'
-  | 'other';
+export const fittings = [
+  'push-tab',
+  'slide-collar',
+  'hairpin',
+  'twist',
+  'spring-clamp',
+  'worm-clamp',
+  'ear-clamp',
+  'lock-plug',
+  'bolt',
+  'flare',
+  'other',
+] as const;
+export type Fitting = (typeof fittings)[number];
 
 export interface Connection {
   id: string;

@@ -7,6 +7,8 @@ interface QuantityFieldProps {
   /** Unit a bare number takes, and in which the reading is shown back. */
   unit: string;
   onRead: (value: Estimate | null) => void;
+  /** It was emptied; what cannot be read is not empty. */
+  onEmpty?: () => void;
   decimals?: number;
   hint?: string;
   /** What stands in it at first. */
@@ -22,6 +24,7 @@ export function QuantityField({
   dimension,
   unit,
   onRead,
+  onEmpty,
   decimals = 1,
   hint,
   initial = '',
@@ -40,6 +43,7 @@ export function QuantityField({
   };
   const change = (next: string) => {
     setText(next);
+    if (next.trim() === '') onEmpty?.();
     onRead(read(next).value);
   };
   const { value, problem } = read(text);

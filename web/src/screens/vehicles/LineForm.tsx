@@ -1,4 +1,4 @@
-import type { Connection, ConnectionKind, Fitting, VehicleFile } from '@iron-cradle/core';
+import { connectionKinds, fittings, type Connection, type VehicleFile } from '@iron-cradle/core';
 import { useState } from 'react';
 import { Choice } from '../../ui/Choice.tsx';
 import { TextField } from '../../ui/TextField.tsx';
@@ -10,31 +10,6 @@ import { RangeField } from './RangeField.tsx';
 import { Select } from './Select.tsx';
 import { newWay, WaysForm } from './WaysForm.tsx';
 
-const kinds: ConnectionKind[] = [
-  'feed',
-  'return',
-  'vent',
-  'evap',
-  'filler',
-  'breather',
-  'plug',
-  'ground',
-  'heater',
-  'other',
-];
-const fittings: Fitting[] = [
-  'push-tab',
-  'slide-collar',
-  'hairpin',
-  'twist',
-  'spring-clamp',
-  'worm-clamp',
-  'ear-clamp',
-  'lock-plug',
-  'bolt',
-  'flare',
-  'other',
-];
 const sides = ['top', 'front', 'rear', 'left', 'right'];
 
 export const newLine = (file: VehicleFile): Connection => {
@@ -68,7 +43,7 @@ export function LineForm({ draft, id }: { draft: Draft; id: string }) {
   const set = (work: (line: Connection) => void) =>
     draft.change((file) => work(file.connections.find((c) => c.id === id)!));
   return (
-    <div className="grid gap-4" key={id}>
+    <div className="grid gap-4">
       <TextField
         label="Name"
         value={line.name}
@@ -76,7 +51,12 @@ export function LineForm({ draft, id }: { draft: Draft; id: string }) {
         onChange={(event) => set((l) => void (l.name = event.target.value))}
       />
       <div className="grid gap-x-4 gap-y-3 mid:grid-cols-3">
-        <Select label="Kind" value={line.kind} options={kinds} onChoose={(kind) => set((l) => void (l.kind = kind))} />
+        <Select
+          label="Kind"
+          value={line.kind}
+          options={connectionKinds}
+          onChoose={(kind) => set((l) => void (l.kind = kind))}
+        />
         <Select
           label="Fitting"
           value={line.fitting}
@@ -93,7 +73,6 @@ export function LineForm({ draft, id }: { draft: Draft; id: string }) {
       <Place file={draft.file} x={line.x} onChange={(x) => set((l) => void (l.x = x))} />
       <div className="grid gap-x-4 mid:grid-cols-2">
         <RangeField
-          key={`slack${line.slack.lo}/${line.slack.hi}`}
           label="Slack: pulls tight at a drop of"
           range={line.slack}
           onChange={(r) => set((l) => void (l.slack = r))}
@@ -142,7 +121,17 @@ export function LineForm({ draft, id }: { draft: Draft; id: string }) {
         <StringSheet
           line={line.name}
           onClose={() => setString(false)}
-          onKeep={(mm) => set((l) => void (l.slack = { lo: mm, typ: mm, hi: mm, basis: { kind: 'measured' } }))}
+          onKeep={(mm) =>
+            draft.replace(
+              (file) =>
+                void (file.connections.find((c) => c.id === id)!.slack = {
+                  lo: mm,
+                  typ: mm,
+                  hi: mm,
+                  basis: { kind: 'measured' },
+                }),
+            )
+          }
         />
       )}
     </div>

@@ -10,6 +10,8 @@ interface RangeFieldProps {
   /** How many of the unit there are in what the field reads: mm in a metre, minutes in a second. */
   per?: number;
   hint?: string;
+  /** What an empty field means, where it means something. */
+  onEmpty?: () => void;
 }
 
 /** A figure of the file: one number is measured, “20–60” is a range that is only guessed. */
@@ -21,6 +23,7 @@ export function RangeField({
   unit = 'mm',
   per = 1000,
   hint,
+  onEmpty,
 }: RangeFieldProps) {
   return (
     <QuantityField
@@ -29,6 +32,7 @@ export function RangeField({
       unit={unit}
       decimals={0}
       initial={inWords(range)}
+      {...(onEmpty ? { onEmpty } : {})}
       hint={hint ?? 'one number if measured, 20–60 if guessed'}
       onRead={(value) => {
         if (!value) return;

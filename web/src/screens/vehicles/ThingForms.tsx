@@ -188,6 +188,7 @@ export function SupportsForm({ draft }: { draft: Draft }) {
             range={fastener.torque ?? { lo: 9999, typ: 9999, hi: 9999 }}
             onChange={(r) => change((f) => void (f.fasteners[i]!.torque = r))}
             hint="from the service information"
+            onEmpty={() => change((f) => void (f.fasteners[i]!.torque = null))}
           />
         </fieldset>
       ))}

@@ -1,6 +1,7 @@
 import type { Variant, VehicleFile } from '@iron-cradle/core';
 import { TextField } from '../../ui/TextField.tsx';
 import { freshId } from './fresh.ts';
+import { PickMany } from './PickMany.tsx';
 import type { Draft } from './useDraft.ts';
 
 /** What differs between vehicles of this model, decided by one look in the call. */
@@ -31,27 +32,11 @@ export function VariantsForm({ draft }: { draft: Draft }) {
                 onChange={(event) => set(i, (v) => void (v.choices[k]!.label = event.target.value))}
               />
               <p className="text-quiet">then it does not have</p>
-              <div className="flex flex-wrap gap-2">
-                {things(file).map((thing) => {
-                  const on = choice.without.includes(thing.id);
-                  return (
-                    <button
-                      key={thing.id}
-                      type="button"
-                      className="btn min-h-11 text-16"
-                      aria-pressed={on}
-                      onClick={() =>
-                        set(i, (v) => {
-                          const c = v.choices[k]!;
-                          c.without = on ? c.without.filter((id) => id !== thing.id) : [...c.without, thing.id];
-                        })
-                      }
-                    >
-                      {thing.name}
-                    </button>
-                  );
-                })}
-              </div>
+              <PickMany
+                things={things(file)}
+                picked={choice.without}
+                onPick={(without) => set(i, (v) => void (v.choices[k]!.without = without))}
+              />
             </div>
           ))}
           <div className="grid gap-3 mid:grid-cols-2">

@@ -103,12 +103,16 @@ function Editor({ given, others }: { given: VehicleFile; others: VehicleFile[] }
             Something in the way
           </button>
         </nav>
-        <section aria-label={tabs.find(([key]) => key === part)?.[1] ?? 'part'} className="min-w-0">
+        <section
+          key={`${part}/${draft.turn}`}
+          aria-label={tabs.find(([key]) => key === part)?.[1] ?? 'part'}
+          className="min-w-0"
+        >
           {part === 'tank' && <TankForm draft={draft} />}
           {part === 'supports' && <SupportsForm draft={draft} />}
           {part === 'variants' && <VariantsForm draft={draft} />}
-          {part.startsWith('line:') && <LineForm key={part} draft={draft} id={rest} />}
-          {part.startsWith('thing:') && <ObstructionForm key={part} draft={draft} id={rest} />}
+          {part.startsWith('line:') && <LineForm draft={draft} id={rest} />}
+          {part.startsWith('thing:') && <ObstructionForm draft={draft} id={rest} />}
         </section>
         <aside className="min-w-0 wide:sticky wide:top-4 wide:self-start">
           <Planned file={file} whole={problem === null} onLine={go} />
@@ -157,7 +161,7 @@ function Editor({ given, others }: { given: VehicleFile; others: VehicleFile[] }
         <Versions
           id={file.id}
           onClose={() => setSheet(null)}
-          onTake={(old) => change((f) => void Object.assign(f, structuredClone(old)))}
+          onTake={(old) => draft.replace((f) => void Object.assign(f, structuredClone(old)))}
         />
       )}
     </>

@@ -1,7 +1,9 @@
 import { OPEN_REACH, type Range, type VehicleFile, type Way } from '@iron-cradle/core';
 import { Plus, Trash2 } from 'lucide-react';
+import { useState } from 'react';
 import { Choice } from '../../ui/Choice.tsx';
 import { TextField } from '../../ui/TextField.tsx';
+import { PickMany } from './PickMany.tsx';
 import { RangeField } from './RangeField.tsx';
 import { freshId } from './fresh.ts';
 
@@ -27,6 +29,21 @@ export const newWay = (id: string): Way => ({
   after: [],
 });
 
+/** What was typed stays as typed, commas and all; what is kept are the tools between them. */
+function ToolsField({ tools, onChange }: { tools: string[]; onChange: (tools: string[]) => void }) {
+  const [text, setText] = useState(tools.join(', '));
+  return (
+    <TextField
+      label="Tools, with commas between"
+      value={text}
+      onChange={(event) => {
+        setText(event.target.value);
+        onChange(event.target.value.split(',').flatMap((tool) => (tool.trim() === '' ? [] : [tool.trim()])));
+      }}
+    />
+  );
+}
+
 /** The places where a thing parts or is made: between which heights a hand gets there, how long it takes, what comes first. */
 export function WaysForm({ title, ways, file, owner, onChange }: WaysFormProps) {
   const put = (i: number, more: Partial<Way>) => onChange(ways.map((w, k) => (k === i ? { ...w, ...more } : w)));
@@ -51,6 +68,7 @@ export function WaysForm({ title, ways, file, owner, onChange }: WaysFormProps) 
               range={way.reachTo}
               onChange={(r) => put(i, { reachTo: r })}
               hint="empty where no drop is too low"
+              onEmpty={() => put(i, { reachTo: exact(OPEN_REACH) })}
             />
             <RangeField
               label="Takes"
@@ -67,19 +85,7 @@ export function WaysForm({ title, ways, file, owner, onChange }: WaysFormProps) 
               onChange={(event) => put(i, { from: event.target.value })}
               error={way.from.trim() === '' ? 'Expected a word, outside or frame.' : undefined}
             />
-            <TextField
-              label="Tools, with commas between"
-              value={way.tools.join(', ')}
-              onChange={(event) =>
-                put(i, {
-                  tools: event.target.value
-                    .split(',')
-                    .map((t) => t.trimStart())
-                    .filter((t, k, all) => t !== '' || k === all.length - 1)
-                    .filter((t) => t !== ''),
-                })
-              }
-            />
+            <ToolsField tools={way.tools} onChange={(tools) => put(i, { tools })} />
             <Choice
               label="People"
               value={String(way.people) as '1' | '2'}
@@ -91,24 +97,7 @@ export function WaysForm({ title, ways, file, owner, onChange }: WaysFormProps) 
             />
           </div>
           <p className="text-quiet">Only after</p>
-          <div className="flex flex-wrap gap-2">
-            {others.map((other) => {
-              const on = way.after.includes(other.id);
-              return (
-                <button
-                  key={other.id}
-                  type="button"
-                  className="btn min-h-11 text-16"
-                  aria-pressed={on}
-                  onClick={() =>
-                    put(i, { after: on ? way.after.filter((id) => id !== other.id) : [...way.after, other.id] })
-                  }
-                >
-                  {other.name ?? other.id}
-                </button>
-              );
-            })}
-          </div>
+          <PickMany things={others} picked={way.after} onPick={(after) => put(i, { after })} />
           {ways.length > 1 && (
             <button
               type="button"

@@ -5,7 +5,11 @@ export interface Draft {
   file: VehicleFile;
   /** Changes a copy; every change can be undone. */
   change: (work: (file: VehicleFile) => void) => void;
+  /** The same where the fields do not know of it yet: they begin anew with what it says. */
+  replace: (work: (file: VehicleFile) => void) => void;
   undo: () => void;
+  /** Goes up whenever fields have to begin anew. */
+  turn: number;
   canUndo: boolean;
   dirty: boolean;
   /** What makes no sense, with its place; null when the file is whole. */
@@ -15,6 +19,7 @@ export interface Draft {
 /** A vehicle file that is being worked on: checked as one goes, nothing lost until it is kept. */
 export function useDraft(given: VehicleFile): Draft {
   const [trail, setTrail] = useState<VehicleFile[]>([given]);
+  const [turn, setTurn] = useState(0);
   const file = trail.at(-1)!;
   const problem = useMemo(() => {
     try {
@@ -28,14 +33,22 @@ export function useDraft(given: VehicleFile): Draft {
       };
     }
   }, [file]);
+  const change = (work: (file: VehicleFile) => void) => {
+    const next = structuredClone(file);
+    work(next);
+    setTrail([...trail.slice(-60), next]);
+  };
+  const anew = () => setTurn((t) => t + 1);
   return {
     file,
-    change: (work) => {
-      const next = structuredClone(file);
-      work(next);
-      setTrail([...trail.slice(-60), next]);
+    change,
+    replace: (work) => (change(work), anew()),
+    undo: () => {
+      if (trail.length < 2) return;
+      setTrail(trail.slice(0, -1));
+      anew();
     },
-    undo: () => trail.length > 1 && setTrail(trail.slice(0, -1)),
+    turn,
     canUndo: trail.length > 1,
     dirty: JSON.stringify(file) !== JSON.stringify(given),
     problem,

@@ -83,7 +83,7 @@ export function changed(state: TankState, change: Change): TankState {
         },
       };
     case 'helper':
-      return { ...state, helperHere: true };
+      return { ...state, helperMinutes: 0 };
     case 'tilt':
       return { ...state, vehicle: { ...vehicle, tiltLimit: Math.max(0, gridDown(vehicle.tiltLimit + change.mm)) } };
   }

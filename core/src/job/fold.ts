@@ -1,4 +1,4 @@
-import { standardMargins, type Margins } from '../stops/margins.ts';
+import { HELPER_MINUTES, standardMargins, type Margins } from '../stops/margins.ts';
 import { fuelAboard, witnessLitres } from '../tank/index.ts';
 import { estimateOf } from '../vehicle/index.ts';
 import { startingKilograms, type ShopKilograms } from '../handling/index.ts';
@@ -52,7 +52,7 @@ function withoutNewest(state: JobState, options: FoldOptions): JobState {
 const gate = (): Gate => ({ answers: {}, passed: null });
 
 function blank(entry: Extract<Entry, { kind: 'opened' }>): JobState {
-  const { vehicle, name, complaint, bay, gauge } = entry.body;
+  const { vehicle, name, complaint, bay, gauge, helperMinutes } = entry.body;
   const witnesses: JobState['witnesses'] = [];
   if (gauge !== undefined)
     witnesses.push({
@@ -95,6 +95,7 @@ function blank(entry: Extract<Entry, { kind: 'opened' }>): JobState {
     taut: {},
     reached: {},
     notDone: {},
+    helperMinutes: helperMinutes ?? HELPER_MINUTES,
     extras: [],
     items: [],
     pulls: [],

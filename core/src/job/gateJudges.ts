@@ -4,8 +4,11 @@ import { judgeHandling, tankMass, type ShopKilograms } from '../handling/index.t
 import { judgeSchool } from '../depressurise/index.ts';
 import { witnessWord } from '../tank/index.ts';
 import type { Verdict } from '../verdict/index.ts';
+import { localDrop } from './apply/tank.ts';
 import { makeWindow } from './back.ts';
-import type { JobState } from './types.ts';
+import { madeBeforeKeyOn } from './keyOn.ts';
+import { lineOf, splitKey } from './names.ts';
+import type { JobState, LedgerItem } from './types.ts';
 
 /** Gate items that are judged from the log instead of being asked. */
 
@@ -73,14 +76,21 @@ export function judgeThings(state: JobState): Verdict {
   };
 }
 
-/** Joints that must be made before the key is turned: open lines whose window lies around this height. */
+/**
+ * Joints that must be made before the key is turned: every live one and every one on top, wherever a hand gets to it; and
+ * whatever else is within reach here and waits for nothing.
+ */
 export function jointsDueHere(state: JobState): string[] {
-  const here = Math.max(state.pose.f, state.pose.r);
-  return state.items
-    .filter((item) => item.kind === 'line' && (item.state === 'open' || item.state === 'deferred'))
+  const isOpen = (item: LedgerItem) => item.state === 'open' || item.state === 'deferred';
+  const open = state.items.filter((item) => item.kind === 'line' && isOpen(item));
+  return open
     .filter((item) => {
-      const { from, to } = makeWindow(state, item);
-      return from <= here && here <= to;
+      const line = lineOf(state.vehicle, splitKey(item.key).id);
+      if (!line || madeBeforeKeyOn(line)) return true;
+      const { from, to, way } = makeWindow(state, item);
+      const here = localDrop(state.pose, line.x, state.vehicle.length);
+      const waits = (way?.after ?? []).some((id) => state.items.some((i) => splitKey(i.key).id === id && isOpen(i)));
+      return from <= here && here <= to && !waits;
     })
     .map((item) => item.name);
 }

@@ -200,6 +200,8 @@ export interface JobState {
   reached: Record<string, number>;
   /** Things left unticked: key → drop where. */
   notDone: Record<string, { drop: number; reason: string | null }>;
+  /** What it costs to call a second pair of hands, minutes; 0 where one stands by. */
+  helperMinutes: number;
   extras: Extra[];
   items: LedgerItem[];
   pulls: Pull[];

@@ -16,6 +16,9 @@ const ready = (p: Prepared, s: State, way: number): boolean => {
   return !bit(s.done, w.thing) && within(w.after, s.done) && disjoint(w.before, s.done);
 };
 
+/** Is this still to be in place for something that is not done yet? Then doing it early may cost a way. */
+const needed = (p: Prepared, s: State, thing: number): boolean => !within(p.neededBy[thing]!, s.done);
+
 /**
  * Works a stop: what must be done and is at its cheapest here is done at once; a dearer way, or a thing that need not be
  * done, becomes an option. Doing it early never hurts, since it only takes ceilings away.
@@ -25,7 +28,7 @@ function work(p: Prepared, s: State, reach: readonly number[]): void {
     changed = false;
     for (const way of reach) {
       const w = p.ways[way]!;
-      if (bit(p.tied, w.thing) || !ready(p, s, way)) continue;
+      if (needed(p, s, w.thing) || !ready(p, s, way)) continue;
       if (w.cheapest) {
         add(s.done, w.thing);
         s.option[w.thing] = 0;
@@ -57,7 +60,7 @@ export function arrive(p: Prepared, at: State, reach: readonly number[]): State[
     for (const way of reach) {
       const w = p.ways[way]!;
       if (bit(s.done, w.thing)) continue;
-      if (bit(p.tied, w.thing)) {
+      if (needed(p, s, w.thing)) {
         if (!ready(p, s, way)) continue;
         const next = fork(s);
         next.cost += w.extra;
@@ -98,7 +101,7 @@ export function isUseful(p: Prepared, s: State, reach: readonly number[]): boole
   for (const way of reach) {
     const w = p.ways[way]!;
     if (bit(s.done, w.thing) || !disjoint(w.before, s.done)) continue;
-    if (!bit(p.tied, w.thing) && !better(p, s, way)) continue;
+    if (!needed(p, s, w.thing) && !better(p, s, way)) continue;
     if (missing(s, w.after).every((t) => s.option[t] !== 0 || reach.some((other) => p.ways[other]!.thing === t)))
       return true;
   }

@@ -1,4 +1,4 @@
-import { dropTimesLength } from './geometry.ts';
+import { dropTimesLength, inReach } from './geometry.ts';
 import type { Prepared } from './prepare.ts';
 import { STEP, type Drop } from './types.ts';
 
@@ -17,8 +17,7 @@ export interface Group {
 export function groupAt(p: Prepared, pose: Drop): Pick<Group, 'ways' | 'broken'> {
   const ways: number[] = [];
   p.ways.forEach((way, i) => {
-    const d = dropTimesLength(pose, way.x, p.length);
-    if (d >= way.from * p.length && d <= way.to * p.length) ways.push(i);
+    if (way.reaches.every(({ x, from, to }) => inReach(pose, x, from, to, p.length))) ways.push(i);
   });
   const broken: [number, number] = [0, 0];
   p.limits.forEach((limit, i) => {
@@ -40,8 +39,8 @@ export function groupsOf(p: Prepared): Group[] {
     const begins = new Set<number>();
     for (const way of p.ways) {
       // d(x) = f + tilt·x/L ≥ from  ⇔  f ≥ from − tilt·x/L, on the grid upwards.
-      const f = Math.ceil((way.from - (tilt * way.x) / length) / STEP - 1e-9) * STEP;
-      const at = Math.max(low, f);
+      const begin = Math.max(...way.reaches.map(({ x, from }) => from - (tilt * x) / length));
+      const at = Math.max(low, Math.ceil(begin / STEP - 1e-9) * STEP);
       if (at <= high) begins.add(at);
     }
     const seen: { ways: number[]; broken: [number, number] }[] = [];

@@ -46,7 +46,8 @@ describe('against a mixed-integer program on HiGHS, as many stages as things and
   test.each<[string, Partial<Size>, number]>([
     ['down', {}, 120],
     ['up, read backwards', { direction: 'up', clips: 0 }, 100],
-    ['from the middle', { middle: true, clips: 0 }, 80],
+    ['from the middle', { middle: true, clips: 0 }, 60],
+    ['two places in reach at once', { lines: 2, together: true }, 40],
   ])('%s: same feasibility, same least minutes', (_, more, count) => {
     let ways = 0;
     for (const model of models(count, more, 4000)) {

@@ -1,7 +1,7 @@
 import { InputError } from '../errors/index.ts';
 import { moveCost, tiltCost, wayCost } from './cost.ts';
 import { tilts } from './geometry.ts';
-import { STEP, type RouteModel } from './types.ts';
+import { STEP, type RouteModel, type RouteReach } from './types.ts';
 
 /** Sets of things, ceilings and tilts are two words of bits each. */
 export const MOST = 62;
@@ -9,9 +9,8 @@ export const MOST = 62;
 export interface PreparedWay {
   id: string;
   thing: number;
-  x: number;
-  from: number;
-  to: number;
+  /** All of these must be in reach at once. */
+  reaches: readonly RouteReach[];
   /** Whole cost, and what it costs above the thing's cheapest way (all of it where the thing need not be done). */
   extra: number;
   /** The cheapest way of its thing. */
@@ -31,8 +30,6 @@ export interface Prepared {
   waysOf: number[][];
   limits: { x: number; at: number; freed: [number, number] }[];
   must: [number, number];
-  /** Things that some way asks to be still in place, or whose way asks so. */
-  tied: [number, number];
   /** By thing: things whose ways need it in place. */
   neededBy: [number, number][];
   /** Sum of the cheapest ways of all that must be done. */
@@ -74,24 +71,15 @@ export function prepare(model: RouteModel): Prepared {
       ways.push({
         id: way.id,
         thing: t,
-        x: thing.x,
-        from: way.from,
-        to: way.to,
+        reaches: [{ x: thing.x, from: way.from, to: way.to }, ...(way.also ?? [])],
         extra: cost - lowest,
         cheapest: bit(must, t) && cost === lowest,
         after: setOf(way.after),
         before: setOf(way.before ?? []),
       });
   });
-  const tied: [number, number] = [0, 0];
   const neededBy = things.map((): [number, number] => [0, 0]);
-  for (const way of ways)
-    for (let t = 0; t < things.length; t++)
-      if (bit(way.before, t)) {
-        add(tied, t);
-        add(tied, way.thing);
-        add(neededBy[t]!, way.thing);
-      }
+  for (const way of ways) for (let t = 0; t < things.length; t++) if (bit(way.before, t)) add(neededBy[t]!, way.thing);
   return {
     length: model.length,
     clear: model.clear,
@@ -101,7 +89,6 @@ export function prepare(model: RouteModel): Prepared {
     waysOf,
     limits: model.limits.filter((l) => l.at < model.clear).map((l) => ({ x: l.x, at: l.at, freed: setOf(l.freedBy) })),
     must,
-    tied,
     neededBy,
     base,
     move: moveCost(model),

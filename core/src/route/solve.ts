@@ -44,6 +44,8 @@ export function solve(model: RouteModel, options: SolveOptions = {}): Solved {
   let looked = 0;
 
   const push = (state: State): void => {
+    looked += 1;
+    if (looked % (options.every ?? 256) === 0 && options.onLooked?.(looked) === false) throw new Stopped('given up');
     if (!state.goal) {
       for (const other of alive) if (!dead.has(other) && kills(p, other, state)) return;
       const left = bound(state);
@@ -85,8 +87,6 @@ export function solve(model: RouteModel, options: SolveOptions = {}): Solved {
     const { state } = next;
     if (state.goal) return { route: routeOf(p, model, state), looked };
     if (dead.has(state)) continue;
-    looked += 1;
-    if (looked % (options.every ?? 256) === 0 && options.onLooked?.(looked) === false) throw new Stopped('given up');
     const off = freed(p, state.done);
     for (const group of [...groups, goal]) {
       const isGoal = group === goal;

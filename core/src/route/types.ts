@@ -4,6 +4,14 @@ export interface Drop {
   r: number;
 }
 
+/** A place and the local drops there (mm) between which a hand gets to it; `to` may be open. */
+export interface RouteReach {
+  /** mm from the first end. */
+  x: number;
+  from: number;
+  to: number;
+}
+
 /** One way a thing can be done: between two local drops, in some minutes. */
 export interface RouteWay {
   id: string;
@@ -16,9 +24,11 @@ export interface RouteWay {
   after: readonly string[];
   /** Things that must not be done yet: on the way up, read backwards, what it is made after. */
   before?: readonly string[];
+  /** Other places that must be in reach at the same time: a test that looks at several joints. */
+  also?: readonly RouteReach[];
 }
 
-/** A connection, a clip, an obstruction or a look: something that is done once, in one of several ways. */
+/** A connection, a clip, an obstruction, a look or a test: something that is done once, in one of several ways. */
 export interface RouteThing {
   id: string;
   /** mm from the first end. */

@@ -1,5 +1,5 @@
 import { asks, minutesAhead, outlook } from '../foresight/index.ts';
-import { nameOf, shortName } from '../job/names.ts';
+import { nameOf, shortName, splitKey } from '../job/names.ts';
 import type { JobState, Pose } from '../job/types.ts';
 import { handUnitNear } from '../quantity/index.ts';
 import {
@@ -8,9 +8,10 @@ import {
   poseInWords,
   routeDown,
   routeModel,
-  routeUp,
   standardMargins,
   supportsOff,
+  TEST,
+  wayUp,
   type TankState,
   type View,
 } from '../stops/index.ts';
@@ -91,12 +92,16 @@ export function heightInWords(pose: Pose, ends: readonly [string, string]): stri
 
 /** The way up, everything that comes off on the way down to be made. */
 function upStops(state: JobState): SheetStop[] {
-  const route = routeUp(state.out ? state : onTheFloor(state), 'typical');
-  return (route?.stops ?? []).map((stop, n) => ({
+  const way = wayUp(state.out ? state : onTheFloor(state));
+  return (way?.route.stops ?? []).map((stop, n) => ({
     n,
     pose: stop.pose,
     height: heightInWords(stop.pose, state.vehicle.ends),
-    steps: stop.uses.map((use) => `${shortName(nameOf(state, use.thing))} home: push, pull, look`),
+    steps: stop.uses.map((use) =>
+      use.thing === TEST
+        ? 'Test stop: key on, look at every top joint with a cold light'
+        : `${shortName(nameOf(state, use.thing))} home: push, pull, look`,
+    ),
   }));
 }
 
@@ -107,6 +112,8 @@ function onTheFloor(state: JobState): TankState {
     ...connections.map((c) => `line:${c.id}`),
     ...obstructions.filter((o) => o.blocksAt).map((o) => `obstruction:${o.id}`),
   ].filter((key) => !state.items.some((i) => i.key === key));
-  const items = keys.map((key) => ({ key, state: 'open', way: null }) as JobState['items'][number]);
+  const items = keys.map(
+    (key) => ({ key, kind: splitKey(key).kind, state: 'open', way: null }) as JobState['items'][number],
+  );
   return { ...state, pose: { f: clear, r: clear }, items: [...state.items, ...items] };
 }

@@ -60,7 +60,7 @@ describe('the way up, solved backwards', () => {
   test('every mounting has one if the figures are as likely, and it keeps the rules', () => {
     for (const vehicle of archetypes) {
       const state = down(vehicle);
-      const route = routeUp(state, 'typical');
+      const route = routeUp(ascentModel(state, 'typical'));
       expect({ id: vehicle.id, wrong: route ? wrong(state, route) : ['none'] }).toEqual({ id: vehicle.id, wrong: [] });
     }
   });
@@ -69,7 +69,7 @@ describe('the way up, solved backwards', () => {
     let ways = 0;
     for (let seed = 0; seed < 150; seed++) {
       const state = down(randomVehicle(archetypes[seed % archetypes.length]!, seeded(seed)));
-      const route = routeUp(state, 'typical');
+      const route = routeUp(ascentModel(state, 'typical'));
       if (!route) continue;
       ways += 1;
       expect({ seed, wrong: wrong(state, route) }).toEqual({ seed, wrong: [] });
@@ -84,7 +84,7 @@ describe('the way up, solved backwards', () => {
     line.clips = [];
     for (const w of line.make) w.reachFrom = { lo: 40, typ: 40, hi: 40 };
     const state = down(vehicle);
-    expect(routeUp(state, 'best')).toBeNull();
+    expect(routeUp(ascentModel(state, 'best'))).toBeNull();
     expect(solve(ascentModel(state, 'best')).route).toBeNull();
   });
 });

@@ -1,78 +1,99 @@
 import { isOn } from '../job/apply/tank.ts';
+import { madeBeforeKeyOn } from '../job/keyOn.ts';
 import { keyOf } from '../job/names.ts';
-import { solve, type Route, type RouteModel, type RouteThing, type RouteWay } from '../route/index.ts';
+import type { RouteModel, RouteReach, RouteThing, RouteWay } from '../route/index.ts';
 import { estimateOf, OPEN_REACH, type Range, type Way } from '../vehicle/index.ts';
-import { gridDown, gridUp, HELPER_MINUTES, MOVE_MINUTES, TILT_MINUTES } from './margins.ts';
+import { gridDown, gridUp, MOVE_MINUTES, TILT_MINUTES } from './margins.ts';
+import { mostTilt } from './model.ts';
+import { testReaches } from './testStop.ts';
 import type { TankState } from './types.ts';
 
-/** How the ranges are taken on the way up. */
-export type UpView = 'worst' | 'typical' | 'best';
+/**
+ * How the ranges are taken on the way up. `surest`: every figure at its bad end wherever that leaves a thing a window to
+ * be made in, else as likely. `typical` and `best`: all figures there.
+ */
+export type UpView = 'surest' | 'typical' | 'best';
+
+/** The look at the joints with the key on is a thing of its own. */
+export const TEST = 'test';
+
+interface Window {
+  way: Way;
+  from: number;
+  to: number;
+}
+
+/**
+ * Where the key is turned on the way up: nowhere any more; where all top joints are seen and reached at once; or, where no
+ * pose shows them all, anywhere once everything live is made.
+ */
+export type KeyOn = 'done' | 'seen' | 'made';
 
 /**
  * The way up as a question for the exact search, read backwards: from home, with everything made, down to where the tank
  * hangs. A thing may be made only where it is reached and its own length holds; from then on it binds. Made first means,
  * backwards, still in place. Going up only gives room, so no margin is kept.
  *
- * @example solve(ascentModel(state, 'typical')).route
+ * @example solve(ascentModel(state, 'surest')).route
  */
-export function ascentModel(state: TankState, view: UpView): RouteModel {
+export function ascentModel(state: TankState, view: UpView, keyOn: KeyOn = 'done'): RouteModel {
   const { vehicle } = state;
   const things: RouteThing[] = [];
   const limits: { x: number; at: number; freedBy: string[] }[] = [];
-  const room = (r: Range) => gridDown(view === 'worst' ? r.lo : view === 'typical' ? r.typ : r.hi);
-  const open = (key: string) =>
-    state.items.some((i) => i.key === key && (i.state === 'open' || i.state === 'deferred'));
+  const open = (key: string) => state.items.some((i) => i.key === key && i.state === 'open');
   const keys = new Map([
     ...vehicle.connections.map((c) => [c.id, keyOf('line', c.id)] as const),
     ...vehicle.connections.flatMap((c) => c.clips.map((k) => [k.id, keyOf('clip', k.id)] as const)),
     ...vehicle.obstructions.map((o) => [o.id, keyOf('obstruction', o.id)] as const),
   ]);
-  const wayOf = (way: Way): RouteWay => {
-    const [from, to] =
-      view === 'worst'
-        ? [way.reachFrom.hi, way.reachTo.lo]
-        : view === 'typical'
-          ? [way.reachFrom.typ, way.reachTo.typ]
-          : [way.reachFrom.lo, way.reachTo.hi];
-    return {
-      id: way.id,
-      from: gridUp(from),
-      to: to >= OPEN_REACH ? OPEN_REACH : gridDown(to),
-      minutes: way.minutes.typ,
-      people: way.people,
-      after: [],
-      before: way.after.map((id) => keys.get(id) ?? id).filter(open),
-    };
+  const first =
+    keyOn !== 'done' ? vehicle.connections.filter(madeBeforeKeyOn).map((line) => keyOf('line', line.id)) : [];
+  const wayOf = ({ way, from, to }: Window, key: string): RouteWay => ({
+    id: way.id,
+    from,
+    to,
+    minutes: way.minutes.typ,
+    people: way.people,
+    after: first.includes(key) ? [TEST] : [],
+    before: way.after.map((id) => keys.get(id) ?? id).filter(open),
+  });
+  /** The way something came off by is the way it goes back, where there is one. */
+  const same = (key: string, ways: readonly Way[]): readonly Way[] => {
+    const by = state.items.find((i) => i.key === key)!.way;
+    const found = ways.filter((way) => way.id === by);
+    return found.length > 0 ? found : ways;
   };
+  const put = (key: string, x: number, windows: readonly Window[]) =>
+    things.push({ id: key, x, ways: windows.map((w) => wayOf(w, key)) });
+
   for (const line of vehicle.connections) {
     const key = keyOf('line', line.id);
     const clips = line.clips.filter((clip) => open(keyOf('clip', clip.id)));
-    const clipKeys = clips.map((clip) => keyOf('clip', clip.id));
-    const loose = room(state.slack[line.id]!);
-    // With its clip back on, the line lets no more than it did with it.
-    const held = clips.length > 0 ? room(estimateOf(vehicle, line.slack)) : loose;
     const isOpen = open(key);
     if (!isOpen && !isOn(state, line.id)) continue;
+    const lets = state.slack[line.id]!;
+    const { windows, room } = windowsOf(isOpen ? same(key, line.make) : [], lets, view);
+    const loose = room(lets);
+    // With its clip back on, the line lets no more than it did with it.
+    const held = clips.length > 0 ? room(estimateOf(vehicle, line.slack)) : loose;
     limits.push({ x: line.x, at: loose, freedBy: isOpen ? [key] : [] });
-    if (held < loose) limits.push({ x: line.x, at: held, freedBy: [...clipKeys, ...(isOpen ? [key] : [])] });
-    if (isOpen) {
-      const parted = state.items.find((i) => i.key === key)!.way;
-      const same = line.make.filter((way) => way.id === parted);
-      things.push({ id: key, x: line.x, ways: (same.length > 0 ? same : line.make).map(wayOf) });
+    if (held < loose) {
+      const freedBy = [...clips.map((clip) => keyOf('clip', clip.id)), ...(isOpen ? [key] : [])];
+      limits.push({ x: line.x, at: held, freedBy });
     }
-    for (const clip of clips) things.push({ id: keyOf('clip', clip.id), x: line.x, ways: clip.ways.map(wayOf) });
+    if (isOpen) put(key, line.x, windows);
+    for (const clip of clips) put(keyOf('clip', clip.id), line.x, windowsOf(clip.ways, null, view).windows);
   }
   for (const thing of vehicle.obstructions) {
     const key = keyOf('obstruction', thing.id);
     if (!open(key)) continue;
-    const cleared = state.items.find((i) => i.key === key)!.way;
-    const same = thing.restore.filter((way) => way.id === cleared);
-    const ways = (same.length > 0 ? same : thing.restore).map(wayOf);
-    if (ways.length === 0) continue;
-    things.push({ id: key, x: thing.x, ways });
+    const { windows, room } = windowsOf(same(key, thing.restore), thing.blocksAt, view);
+    if (windows.length === 0) continue;
+    put(key, thing.x, windows);
     if (thing.blocksAt) limits.push({ x: thing.x, at: room(thing.blocksAt), freedBy: [key] });
   }
-  const tilt = Math.min(150, gridDown(vehicle.tiltLimit));
+  if (keyOn !== 'done') things.push(testThing(keyOn === 'seen' ? testPlaces(state, view) : []));
+  const tilt = mostTilt(vehicle);
   return {
     length: vehicle.length,
     clear: vehicle.clear,
@@ -84,18 +105,45 @@ export function ascentModel(state: TankState, view: UpView): RouteModel {
     limits,
     moveMinutes: MOVE_MINUTES.typ,
     tiltMinutes: TILT_MINUTES,
-    helperMinutes: HELPER_MINUTES,
+    helperMinutes: state.helperMinutes,
   };
 }
 
-/**
- * The way up with the least minutes, from where the tank hangs to home, null where the figures allow none.
- *
- * @returns stops from below; what is made at each in order, what others are made after first
- * @example routeUp(state, 'typical')?.stops.at(-1)!.pose // { f: 0, r: 0 }
- */
-export function routeUp(state: TankState, view: UpView): Route | null {
-  const { route } = solve(ascentModel(state, view));
-  if (!route) return null;
-  return { ...route, stops: [...route.stops].reverse().map((s) => ({ pose: s.pose, uses: [...s.uses].reverse() })) };
+/** Where each way can be used in a view of the ranges, and how far the thing then lets the tank hang. */
+function windowsOf(
+  ways: readonly Way[],
+  lets: Range | null,
+  view: UpView,
+): { windows: Window[]; room: (r: Range) => number } {
+  const window = (way: Way, from: number, to: number): Window => ({
+    way,
+    from: gridUp(from),
+    to: to >= OPEN_REACH ? OPEN_REACH : gridDown(to),
+  });
+  const list = {
+    surely: ways.map((way) => window(way, way.reachFrom.hi, way.reachTo.lo)),
+    typical: ways.map((way) => window(way, way.reachFrom.typ, way.reachTo.typ)),
+    best: ways.map((way) => window(way, way.reachFrom.lo, way.reachTo.hi)),
+  };
+  if (view === 'best') return { windows: list.best, room: (r) => gridDown(r.hi) };
+  const sure = list.surely.filter((w) => w.from <= Math.min(w.to, lets ? gridDown(lets.lo) : OPEN_REACH));
+  if (view === 'surest' && (sure.length > 0 || ways.length === 0))
+    return { windows: sure, room: (r) => gridDown(r.lo) };
+  return { windows: list.typical, room: (r) => gridDown(r.typ) };
+}
+
+/** Key on and look, once, with all the places in reach. */
+function testThing([first, ...also]: readonly RouteReach[]): RouteThing {
+  const { x, from, to } = first ?? { x: 0, from: 0, to: OPEN_REACH };
+  return { id: TEST, x, ways: [{ id: TEST, from, to, also, minutes: 0, people: 1, after: [] }] };
+}
+
+/** All top joints; with none on top, home. */
+function testPlaces(state: TankState, view: UpView): RouteReach[] {
+  const reaches = testReaches(state, view === 'surest');
+  const home = [
+    { x: 0, from: 0, to: 0 },
+    { x: state.vehicle.length, from: 0, to: 0 },
+  ];
+  return reaches.length > 0 ? reaches : home;
 }

@@ -1,9 +1,10 @@
 export * from './types.ts';
 export { nextStop, stopAt, stepHeight } from './down.ts';
 export { planDescent, marksAhead } from './preview.ts';
-export { nextUp, upStopAt, testStop } from './up.ts';
+export { nextUp } from './up.ts';
+export { wayUp, routeUp, testStop, type WayUp } from './wayUp.ts';
 export { poseInWords, isLevel } from './poseWords.ts';
-export { ascentModel, routeUp, type UpView } from './ascent.ts';
+export { ascentModel, TEST, type UpView } from './ascent.ts';
 export { supportsOff } from './actions.ts';
 export { actionsOf, routeDown, routePartWay } from './guide.ts';
 export { planChanged } from './changes.ts';
@@ -21,6 +22,7 @@ export {
   gridUp,
   gridNearest,
   MOVE_MINUTES,
+  HELPER_MINUTES,
   type Margins,
 } from './margins.ts';
 export { slackFromString, slackReleased, tautLength, type Place, type StringLine, type StringSlack } from './string.ts';

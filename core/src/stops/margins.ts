@@ -29,5 +29,8 @@ export const gridNearest = (mm: number): number => Math.round(mm / GRID) * GRID;
 export const MOVE_MINUTES = { lo: 1, typ: 2, hi: 4, basis: commonPractice };
 /** Setting one end lower than the other takes so much more, minutes; common practice, no source. */
 export const TILT_MINUTES = 1;
-/** Calling a second pair of hands from their own work, minutes; common practice, no source. */
+/**
+ * Calling a second pair of hands from their own work, minutes; common practice, no source. What a shop starts with; it
+ * sets its own.
+ */
 export const HELPER_MINUTES = 5;

@@ -3,7 +3,7 @@ import type { RouteModel, RouteThing, RouteWay } from '../route/index.ts';
 import { localDrop } from '../job/apply/tank.ts';
 import { estimateOf, OPEN_REACH, type Way } from '../vehicle/index.ts';
 import { bindings, isDone, isOff } from './limits.ts';
-import { gridDown, gridUp, HELPER_MINUTES, MOVE_MINUTES, TILT_MINUTES, type Margins } from './margins.ts';
+import { gridDown, gridUp, MOVE_MINUTES, TILT_MINUTES, type Margins } from './margins.ts';
 import type { TankState } from './types.ts';
 
 /**
@@ -18,6 +18,9 @@ export const LOOKED = '~looked';
 
 /** Most tilt that is ever planned, mm from end to end: steeper no jack holds a tank. Common practice, no source. */
 const MOST_TILT = 150;
+
+/** How far one end may hang below the other in a plan, mm on the grid. */
+export const mostTilt = ({ tiltLimit }: { tiltLimit: number }): number => Math.min(MOST_TILT, gridDown(tiltLimit));
 
 interface Ends {
   from: (way: Way) => number;
@@ -105,7 +108,7 @@ export function routeModel(state: TankState, view: View, margins: Margins): Rout
     if (isOff(state, key) || things.some((t) => t.id === key)) continue;
     things.push({ id: key, x: thing.x, ways: list(thing.clear) });
   }
-  const tilt = Math.min(MOST_TILT, gridDown(vehicle.tiltLimit));
+  const tilt = mostTilt(vehicle);
   const known = new Set(things.map((t) => t.id));
   return {
     length: vehicle.length,
@@ -119,7 +122,7 @@ export function routeModel(state: TankState, view: View, margins: Margins): Rout
     limits,
     moveMinutes: MOVE_MINUTES.typ,
     tiltMinutes: TILT_MINUTES,
-    helperMinutes: state.helperHere ? 0 : HELPER_MINUTES,
+    helperMinutes: state.helperMinutes,
   };
 }
 

@@ -83,8 +83,15 @@ class Checker {
   }
 
   up(to: { f: number; r: number }): void {
-    if (to.f > this.pose.f || to.r > this.pose.r) this.problems.push(`went down to ${to.f}, ${to.r} on the way up`);
+    const was = this.limits().map((l) => this.local(l.x));
     this.pose = { ...to };
+    if (Math.abs(to.f - to.r) > this.file.tiltLimit) this.problems.push(`tilted by ${Math.abs(to.f - to.r)}`);
+    // One end may go lower for a tilt, but nothing that is back on may hang deeper than its figures let at the most.
+    this.limits().forEach(({ key, x }, i) => {
+      const line = this.file.connections.find((c) => key === `line:${c.id}`);
+      if (line && this.local(x) > was[i]! && this.local(x) > line.slack.hi)
+        this.problems.push(`${key} pulled going up`);
+    });
   }
 
   make(key: string, sure: boolean, known: number): void {
@@ -198,7 +205,7 @@ describe('every stop replayed by the rules alone', () => {
       (checker as unknown as { pose: { f: number; r: number } }).pose = { f: file.clear, r: file.clear };
       for (let i = 0; i < 60 && checker.open > 0; i++) {
         const stop = nextUp(state);
-        if (stop.pose.f !== state.pose.f) {
+        if (stop.pose.f !== state.pose.f || stop.pose.r !== state.pose.r) {
           checker.up(stop.pose);
           log('moved', { to: stop.pose, why: 'raised' });
         }
@@ -207,7 +214,9 @@ describe('every stop replayed by the rules alone', () => {
           checker.make(item.key, item.sure, kind === 'line' ? state.slack[id]!.lo : 0);
           log(kind === 'line' ? 'made' : 'restored', { key: item.key });
         }
-        if (stop.kind === 'test') {
+        if (stop.kind === 'test' && state.gates[4].passed)
+          log('finding', { what: 'test stop', where: 'top of the tank', verdict: 'good', note: 'joints dry' });
+        else if (stop.kind === 'test') {
           log('gateItem', { gate: 4, item: 'wiped', answer: 'yes' });
           log('gateItem', { gate: 4, item: 'battery', answer: 'yes' });
           log('gate', { gate: 4 });

@@ -1,42 +1,7 @@
-import { foldJob, type JobState } from '../job/index.ts';
-import { logWriter } from '../rehearsal/index.ts';
-import type { Connection, Range, VehicleFile } from '../vehicle/index.ts';
 import { archetypes } from '../vehicle/index.ts';
-import { plainLine, r } from '../vehicle/testing.ts';
-import { nextStop, nextUp, planChanged, planDescent, stopAt, testStop } from './index.ts';
-
-/** A small vehicle whose stops can be worked by hand. mm */
-const line = (id: string, slack: Range, reach: Range, more: Partial<Connection> = {}): Connection =>
-  plainLine(id, slack, reach, { name: id, kind: 'vent', x: 100, ...more });
-const vehicle = (connections: Connection[], obstructions: VehicleFile['obstructions'] = []): VehicleFile => ({
-  ...archetypes[0]!,
-  length: 1000,
-  clear: 300,
-  connections,
-  obstructions,
-  supports: [],
-});
-const begin = (file: VehicleFile) => {
-  const write = logWriter('job');
-  let state = foldJob(null, [write('opened', { name: 'x', complaint: 'pump', vehicle: file })])!;
-  return {
-    log(...args: Parameters<typeof write>): JobState {
-      state = foldJob(state, [write(...args)])!;
-      return state;
-    },
-    get state() {
-      return state;
-    },
-  };
-};
-const quiet = { asked: false, tight: [], nearly: [], allFist: false, reachable: [] };
-const at = (to: number, off: string[] = []) => ({
-  to: { f: to, r: to },
-  off: off.map((key) => ({ key, way: `${key.slice(5)}-top` })),
-  capped: [],
-  look: quiet,
-  notDone: [],
-});
+import { r } from '../vehicle/testing.ts';
+import { nextStop, planChanged, planDescent, stopAt } from './index.ts';
+import { at, begin, line, vehicle } from './testing.ts';
 
 describe('down, worked by hand', () => {
   test('the first stop is never over 25, then 10 under the tightest limit, rounded down to the grid', () => {
@@ -188,52 +153,5 @@ describe('down, worked by hand', () => {
     const drops = plan.stops.map((s) => s.pose.f);
     expect(drops).toEqual([...drops].sort((a, b) => a - b));
     expect(plan.minutes.lo).toBeLessThanOrEqual(plan.minutes.typ);
-  });
-});
-
-describe('up, worked by hand', () => {
-  const lowered = () => {
-    // a: hand from 60, hose lets 90; b: hand from 30, lets 200; c: hand never lost.
-    const job = begin(
-      vehicle([line('a', r(90), r(60)), line('b', r(200), r(30)), line('c', r(250), r(0), { side: 'rear' })]),
-    );
-    job.log('stopDone', at(80, ['line:a', 'line:b', 'line:c']));
-    job.log('moved', { to: { f: 300, r: 300 }, why: 'out' });
-    return job;
-  };
-
-  test('raises to where the first would be lost, makes all within reach there, names what is lost next', () => {
-    const job = lowered();
-    const first = nextUp(job.state);
-    expect(first.pose.f).toBe(60);
-    expect(first.items.map((i) => [i.key, i.lastChance])).toEqual([
-      ['line:a', true],
-      ['line:b', false],
-      ['line:c', false],
-    ]);
-    expect(first.lostNext).toMatchObject({ key: 'line:b', by: 30 });
-    expect(first.kind).toBe('test');
-  });
-
-  test('the test stop is the highest place where every top joint is seen and reached', () => {
-    const job = lowered();
-    expect(testStop(job.state)).toBe(60);
-    job.log('moved', { to: { f: 60, r: 60 }, why: 'raised' });
-    for (const key of ['line:a', 'line:b', 'line:c']) job.log('made', { key });
-    expect(nextUp(job.state)).toMatchObject({ kind: 'test', pose: { f: 60 }, items: [] });
-    job.log('gateItem', { gate: 4, item: 'wiped', answer: 'yes' });
-    job.log('gateItem', { gate: 4, item: 'battery', answer: 'yes' });
-    job.log('gate', { gate: 4 });
-    expect(nextUp(job.state)).toMatchObject({ kind: 'home', pose: { f: 0 } });
-  });
-
-  test('gate 4 is refused while a joint within reach is open', () => {
-    const job = lowered();
-    job.log('moved', { to: { f: 60, r: 60 }, why: 'raised' });
-    job.log('made', { key: 'line:a' });
-    job.log('gateItem', { gate: 4, item: 'wiped', answer: 'yes' });
-    job.log('gateItem', { gate: 4, item: 'battery', answer: 'yes' });
-    job.log('gate', { gate: 4 });
-    expect(job.state.gates[4].passed).toBeNull();
   });
 });

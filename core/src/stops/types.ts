@@ -1,15 +1,23 @@
 import type { Estimate } from '../estimate/index.ts';
-import type { Extra, JobState, Pose } from '../job/types.ts';
+import type { JobState, Pose } from '../job/types.ts';
 
 /** What the planner needs to know of a job; a `JobState` is one. */
 export type TankState = Pick<
   JobState,
-  'vehicle' | 'pose' | 'items' | 'slack' | 'taut' | 'reached' | 'notDone' | 'out' | 'joints' | 'gates'
-> & {
-  extras: Extra[];
-  /** A second pair of hands stands by: nobody has to be called. */
-  helperHere?: boolean;
-};
+  | 'vehicle'
+  | 'pose'
+  | 'items'
+  | 'slack'
+  | 'taut'
+  | 'reached'
+  | 'notDone'
+  | 'out'
+  | 'joints'
+  | 'gates'
+  | 'findings'
+  | 'extras'
+  | 'helperMinutes'
+>;
 
 export type ActionType = 'part' | 'unclip' | 'clear' | 'support';
 

@@ -1,127 +1,115 @@
-import { commonPractice } from '../basis/index.ts';
+import { localDrop } from '../job/apply/tank.ts';
 import { makeWindow, type MakeWindow } from '../job/back.ts';
+import { madeBeforeKeyOn } from '../job/keyOn.ts';
 import { keyOf, splitKey } from '../job/names.ts';
-import type { LedgerItem } from '../job/types.ts';
-import { estimateOf } from '../vehicle/index.ts';
-import { makingHint } from './hints.ts';
+import type { LedgerItem, Pose } from '../job/types.ts';
+import { inReach } from '../route/index.ts';
+import type { Connection } from '../vehicle/index.ts';
+import { TEST } from './ascent.ts';
 import { drop } from './limits.ts';
-import { gridUp } from './margins.ts';
+import { levelTest, tested } from './testStop.ts';
 import type { TankState, UpItem, UpStop } from './types.ts';
+import { jackFirst, lineItem, thingItem } from './upItems.ts';
+import { wayUp, type WayUp } from './wayUp.ts';
 
 interface Window extends MakeWindow {
   item: LedgerItem;
+  line: Connection;
 }
 
-/** Where each open line can be made, the first to be lost first. */
-function windows(state: TankState): Window[] {
-  return state.items
-    .filter((item) => item.kind === 'line' && (item.state === 'open' || item.state === 'deferred'))
-    .map((item) => ({ item, ...makeWindow(state, item) }))
+/** Where each open line can be made, the first to be lost first; what was put off until home is not among them. */
+const windows = (state: TankState): Window[] =>
+  state.items
+    .filter((item) => item.kind === 'line' && item.state === 'open')
+    .map((item) => {
+      const line = state.vehicle.connections.find((c) => keyOf('line', c.id) === item.key)!;
+      return { item, line, ...makeWindow(state, item) };
+    })
     .sort((a, b) => b.from - a.from || (a.item.key < b.item.key ? -1 : 1));
-}
-
-/** The line has a joint on top of the tank, where nobody sees it once the tank is home. */
-const isTop = (state: TankState, item: LedgerItem): boolean =>
-  state.vehicle.connections.find((c) => keyOf('line', c.id) === item.key)?.side === 'top';
 
 /**
- * The highest drop at which every top joint is still seen and reached: there the key is turned. mm; null when no top
- * joint was parted.
- */
-export function testStop(state: TankState): number | null {
-  const tops = state.items.filter(
-    (item) => item.kind === 'line' && item.state !== 'deviation' && item.state !== 'scrapped' && isTop(state, item),
-  );
-  if (tops.length === 0) return null;
-  const lowest = tops.map((item) => {
-    const line = state.vehicle.connections.find((c) => keyOf('line', c.id) === item.key)!;
-    const { way, to } = makeWindow(state, item);
-    return { wanted: Math.max(gridUp(line.visibleFrom.hi), way ? gridUp(way.reachFrom.hi) : 0), room: to };
-  });
-  return Math.min(Math.max(...lowest.map((l) => l.wanted)), ...lowest.map((l) => l.room));
-}
-
-/**
- * The next stop on the way up: as high as the tank may go before the first open line is lost from reach; there
- * everything a hand reaches is made, singly. The test stop is a stop of its own; home is last.
+ * The next stop on the way up: the first part of the way with the least minutes, tilted where that is needed. What is
+ * made there is made singly, the first to be lost from reach first. The test stop is a stop of its own; home is last.
+ * Where the figures allow no way: as high as the tank may go, level, before the first open line is lost.
  *
  * @example nextUp(state).items[0].lastChance // true: make this before the tank goes higher
  */
 export function nextUp(state: TankState): UpStop {
+  // Where the key may be turned it is turned here, before the tank goes on.
+  if (state.gates[4].passed && !tested(state)) return withLost(state, { kind: 'test', pose: state.pose, items: [] });
+  const way = wayUp(state);
+  return withLost(state, way ? led(state, way) : byWindows(state));
+}
+
+/** The stop the search leads to: here while something is to be made here, else the next one. */
+function led(state: TankState, { route, model }: WayUp): Omit<UpStop, 'lostNext'> {
+  const { stops } = route;
+  const at = stops[0]!.uses.length > 0 || stops.length === 1 ? 0 : 1;
+  const { pose, uses } = stops[at]!;
+  const next = stops[at + 1];
+  const kind = uses.some((u) => u.thing === TEST) ? 'test' : isHome(pose) ? 'home' : 'up';
+  const list = windows(state);
+  const items = uses.flatMap(({ thing, way }): UpItem[] => {
+    if (thing === TEST) return [];
+    const { x, ways } = model.things.find((t) => t.id === thing)!;
+    const { from, to } = ways.find((w) => w.id === way)!;
+    const last = next !== undefined && !inReach(next.pose, x, from, to, model.length);
+    const window = list.find((w) => w.item.key === thing);
+    if (window) return [itemOf(state, window, pose, last, way)];
+    // The key is turned before straps and shields are put back.
+    return kind === 'test' && isHome(pose) ? [] : [thingItem(state, thing, way, last)];
+  });
+  return { kind, pose, items: kind === 'home' ? atHome(state, items) : items };
+}
+
+/** Level, by windows alone: as high as nothing is lost, everything within reach made there. */
+function byWindows(state: TankState): Omit<UpStop, 'lostNext'> {
   const open = windows(state);
-  const test = testStop(state);
-  const tested = state.gates[4].passed !== null;
-  const here = drop(state);
-  const first = open[0]?.from ?? 0;
-  const target = Math.min(here, Math.max(first, tested ? 0 : (test ?? 0)));
-  // Where every joint is reached at home, home is the test stop first: the key is never turned before gate 4.
-  const kind = !tested && target <= (test ?? 0) ? 'test' : target === 0 ? 'home' : 'up';
-  return upStopAt(state, target, kind, open);
-}
-
-/** The stop at a height: what can be made there, what is lost next. */
-export function upStopAt(state: TankState, to: number, kind: UpStop['kind'], open: Window[] = windows(state)): UpStop {
+  const done = tested(state);
+  const test = levelTest(state) ?? 0;
+  const live = open.some((w) => madeBeforeKeyOn(w.line));
+  const to = Math.min(drop(state), Math.max(open[0]?.from ?? 0, done || live ? 0 : test));
+  // The key is never turned before everything live is made, nor the tank strapped up before it was turned.
+  const kind = done ? (to === 0 ? 'home' : 'up') : live || to > test ? 'up' : 'test';
+  const pose = { f: to, r: to };
   const reachable = open.filter((w) => w.from <= to && to <= w.to);
-  const after = open.filter((w) => !reachable.includes(w));
-  const higher = kind === 'home' ? -1 : Math.max(0, ...after.map((w) => w.from));
-  const items: UpItem[] = reachable.map((w) => upItem(state, w, to > 0 && w.from > higher && w.from === to));
-  if (kind === 'home') items.push(...homeItems(state));
-  const next = open.find((w) => w.from > 0 && w.from <= to && !items[0]?.key.startsWith(w.item.key)) ?? null;
-  return {
-    kind,
-    pose: { f: to, r: to },
-    items: kind === 'home' ? supportsFirst(items) : items,
-    lostNext: next ? { key: next.item.key, name: next.item.name, by: next.from } : null,
-  };
+  const higher = Math.max(0, ...open.filter((w) => !reachable.includes(w)).map((w) => w.from));
+  const items = reachable.map((w) => itemOf(state, w, pose, to > 0 && w.from > higher && w.from === to));
+  return { kind, pose, items: kind === 'home' ? atHome(state, items) : items };
 }
 
-function upItem(state: TankState, window: Window, lastChance: boolean): UpItem {
-  const { item, from, sure, way } = window;
-  const id = splitKey(item.key).id;
-  const line = state.vehicle.connections.find((c) => c.id === id)!;
-  return {
-    key: item.key,
-    name: item.name,
-    tag: item.tag,
-    way: way?.id ?? null,
-    by: from > 0 ? from : null,
-    lastChance,
-    sure,
-    hint: makingHint(line),
-    minutes: way ? estimateOf(state.vehicle, way.minutes) : { lo: 1, typ: 3, hi: 8, basis: commonPractice },
-  };
-}
-
-/** At home: straps, clips and what was in the way. */
-function homeItems(state: TankState): UpItem[] {
-  const hints: Record<string, string> = {
-    support: 'on its pad, arrow to the front, started by hand, tightened evenly in rounds',
-    clip: 'click it back on the rail',
-    obstruction: 'back with its bolts and its wires',
-  };
-  return state.items
-    .filter((item) => (item.state === 'open' || item.state === 'deferred') && item.kind in hints)
-    .map((item) => {
-      const { id } = splitKey(item.key);
-      const restore = state.vehicle.obstructions.find((o) => o.id === id)?.restore;
-      const way = restore?.find((w) => w.id === item.way) ?? restore?.[0];
-      return {
-        key: item.key,
-        name: item.name,
-        tag: item.tag,
-        way: way?.id ?? item.way,
-        by: null,
-        lastChance: false,
-        sure: true,
-        hint: hints[item.kind]!,
-        minutes: way ? estimateOf(state.vehicle, way.minutes) : { lo: 2, typ: 4, hi: 10, basis: commonPractice },
-      };
-    });
-}
-
-/** The jack carries until the straps do, so they go on before anything else at home. */
-const supportsFirst = (items: UpItem[]): UpItem[] => {
-  const rank = (key: string) =>
-    key.startsWith('support') ? 0 : key.startsWith('line') ? 1 : key.startsWith('clip') ? 2 : 3;
-  return [...items].sort((a, b) => rank(a.key) - rank(b.key));
+const itemOf = (state: TankState, w: Window, pose: Pose, last: boolean, way = w.way?.id ?? null): UpItem => {
+  const here = localDrop(pose, w.line.x, state.vehicle.length);
+  return lineItem(state, w.item, w.line, {
+    way,
+    by: w.from > 0 ? w.from : null,
+    sure: w.sure && w.from <= here && here <= w.to,
+    lastChance: last,
+  });
 };
+
+/** At home: straps first, then what the way makes there, then all that is still off. */
+function atHome(state: TankState, items: readonly UpItem[]): UpItem[] {
+  const rest = state.items.filter(
+    (i) => (i.state === 'open' || i.state === 'deferred') && !items.some((item) => item.key === i.key),
+  );
+  const more = rest.flatMap((item): UpItem[] => {
+    const line = state.vehicle.connections.find((c) => keyOf('line', c.id) === item.key);
+    if (line) return [itemOf(state, { item, line, ...makeWindow(state, item) }, { f: 0, r: 0 }, false)];
+    return ['support', 'clip', 'obstruction'].includes(splitKey(item.key).kind)
+      ? [thingItem(state, item.key, item.way, false)]
+      : [];
+  });
+  return jackFirst([...items, ...more]);
+}
+
+/** What is lost from reach next, once what is first here is made. */
+function withLost(state: TankState, stop: Omit<UpStop, 'lostNext'>): UpStop {
+  const { length } = state.vehicle;
+  const next = windows(state).find(
+    (w) => w.from > 0 && w.from <= localDrop(stop.pose, w.line.x, length) && w.item.key !== stop.items[0]?.key,
+  );
+  return { ...stop, lostNext: next ? { key: next.item.key, name: next.item.name, by: next.from } : null };
+}
+
+const isHome = (pose: Pose): boolean => pose.f === 0 && pose.r === 0;

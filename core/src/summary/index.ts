@@ -109,8 +109,9 @@ function sentence(state: JobState, station: StationId): Pick<JobSummary, 'senten
     case 'refit': {
       const stop = nextUp(state);
       const item = stop.items[0];
+      const where = poseInWords(stop.pose, state.vehicle.ends);
       return quiet(
-        item ? `${shortName(item.name)} goes back at ${stop.pose.f} mm` : `raise to ${stop.pose.f} mm`,
+        item ? `${shortName(item.name)} goes back at ${where}` : `raise to ${where}`,
         item?.by ? backInWords({ drop: item.by, guessed: false }) : list,
       );
     }

@@ -13,6 +13,8 @@ export class OpenedBody {
   @IsDefined() @IsObject() vehicle!: VehicleFile;
   /** Share of full the gauge shows; left out when the gauge lies. */
   @IsOptional() @IsNumber() @Min(0) @Max(1) gauge?: number;
+  /** What it costs this shop to call a second pair of hands, minutes. */
+  @IsOptional() @IsNumber() @Min(0) @Max(120) helperMinutes?: number;
 }
 
 export class IdentityBody {

@@ -25,6 +25,9 @@ export function checkRoute(model: RouteModel, route: Route): string[] {
       const way = thing.ways.find((w) => w.id === use.way)!;
       const d = drop(pose, thing.x);
       if (d < way.from - 1e-9 || d > way.to + 1e-9) wrong.push(`${use.thing} is out of reach at ${f}, ${r}`);
+      for (const { x, from, to } of way.also ?? [])
+        if (drop(pose, x) < from - 1e-9 || drop(pose, x) > to + 1e-9)
+          wrong.push(`${use.thing} needs ${x} in reach as well, at ${f}, ${r}`);
       if (!way.after.every((id) => done.has(id))) wrong.push(`${use.thing} before what it waits for`);
       if (way.before?.some((id) => done.has(id))) wrong.push(`${use.thing} after what it needs in place`);
       if (done.has(use.thing)) wrong.push(`${use.thing} twice`);

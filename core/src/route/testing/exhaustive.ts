@@ -39,6 +39,7 @@ export function exhaustive(model: RouteModel): ReturnType<typeof unpack> | null 
         for (const way of thing.ways) {
           const d = at(now, thing.x);
           if (d < way.from * length || d > way.to * length) continue;
+          if (way.also?.some((a) => at(now, a.x) < a.from * length || at(now, a.x) > a.to * length)) continue;
           if (!way.after.every((id) => has(done, id)) || way.before?.some((id) => has(done, id))) continue;
           offer(now.f, now.r, now.done | (1 << ids.indexOf(thing.id)), now.cost + wayCost(way, model));
         }

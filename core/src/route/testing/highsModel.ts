@@ -49,8 +49,10 @@ export function highsModel(model: RouteModel, stages = model.things.length + 1):
         const use = w(thing.id, k, s);
         binary.push(use);
         cost.push(`${minutes(wayCost(way, model))} ${use}`);
-        row(`${at(s, thing.x)} - ${(way.from / 5) * length} ${use} >= 0`);
-        if (way.to < clear) row(`${at(s, thing.x)} + ${big - (way.to / 5) * length} ${use} <= ${big}`);
+        for (const { x, from, to } of [{ x: thing.x, from: way.from, to: way.to }, ...(way.also ?? [])]) {
+          row(`${at(s, x)} - ${(from / 5) * length} ${use} >= 0`);
+          if (to < clear) row(`${at(s, x)} + ${big - (to / 5) * length} ${use} <= ${big}`);
+        }
         for (const id of way.after) row(`${use} - ${before(id, s).replaceAll(' + ', ' - ')} <= 0`);
         // Needed in place: not done at an earlier stage; within a stage it may follow.
         for (const id of way.before ?? []) if (s > 0) row(`${use} + ${before(id, s - 1)} <= 1`);

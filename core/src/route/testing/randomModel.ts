@@ -15,6 +15,8 @@ export interface Size {
   direction: 'down' | 'up';
   /** Begin somewhere on the way. */
   middle: boolean;
+  /** One thing more that needs several places in reach at once, as the test stop does. */
+  together?: boolean;
 }
 
 type Rng = () => number;
@@ -63,6 +65,25 @@ export function randomModel(rng: Rng, size: Size): RouteModel {
     limits.push({ x, at: slack, freedBy });
     if (isLine || slack < clear) must.push(id);
   });
+  if (size.together) {
+    const places = [...things]
+      .sort(() => rng() - 0.5)
+      .slice(0, 2)
+      .map(({ x }) => {
+        const from = grid(0, clear * 0.5);
+        return { x, from, to: from + grid(0, clear * 0.4) };
+      });
+    const [place, ...also] = places;
+    const { x, from, to } = place!;
+    const after = things.slice(0, 1).map((t) => t.id);
+    const way = { id: 'testw', from, to, also, minutes: minute(0, 5), people: 1 };
+    things.push({
+      id: 'test',
+      x,
+      ways: [{ ...way, ...(direction === 'down' ? { after } : { after: [], before: after }) }],
+    });
+    must.push('test');
+  }
   const start = size.middle ? grid(0, clear * 0.2) : 0;
   return {
     length,

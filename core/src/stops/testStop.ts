@@ -1,0 +1,57 @@
+import { makeWay } from '../job/back.ts';
+import { keyOf } from '../job/names.ts';
+import { inReach, type RouteReach } from '../route/index.ts';
+import { OPEN_REACH, type Connection } from '../vehicle/index.ts';
+import { samePose } from './limits.ts';
+import { gridDown, gridUp } from './margins.ts';
+import type { TankState } from './types.ts';
+
+/** Lines with a joint on top of the tank that came off in this job: nobody sees those once the tank is home. */
+const topLines = (state: TankState): Connection[] =>
+  state.vehicle.connections.filter((line) => {
+    const item = state.items.find((i) => i.key === keyOf('line', line.id));
+    return line.side === 'top' && item !== undefined && item.state !== 'deviation' && item.state !== 'scrapped';
+  });
+
+/**
+ * Where each top joint is both seen and reached, with its line long enough: local drops, mm on the grid.
+ *
+ * @param surely for certain where that is possible; else as likely
+ */
+export function testReaches(state: TankState, surely: boolean): RouteReach[] {
+  return topLines(state).map(({ id, x, visibleFrom }) => {
+    const item = state.items.find((i) => i.key === keyOf('line', id))!;
+    const way = makeWay(state, id, item.way);
+    const slack = state.slack[id]!;
+    const from = (end: 'typ' | 'hi') => gridUp(Math.max(visibleFrom[end], way?.reachFrom[end] ?? 0));
+    const to = (end: 'lo' | 'typ') => gridDown(Math.min(slack[end], way?.reachTo[end] ?? OPEN_REACH));
+    if (surely && from('hi') <= to('lo')) return { x, from: from('hi'), to: to('lo') };
+    return { x, from: Math.min(from('typ'), to('typ')), to: to('typ') };
+  });
+}
+
+/**
+ * The test stop by level drops alone, mm: as high as every top joint is still seen and reached, and no lower than every
+ * line lets for certain. Null when no top joint was parted.
+ *
+ * @example levelTest(state) // 60
+ */
+export function levelTest(state: TankState): number | null {
+  const lines = topLines(state);
+  if (lines.length === 0) return null;
+  const wanted = testReaches(state, true).map((r) => r.from);
+  return Math.min(Math.max(...wanted), ...lines.map((line) => gridDown(state.slack[line.id]!.lo)));
+}
+
+/**
+ * Is the look at the joints with the key on over? The key may be turned, and what was seen was told, or they can't be
+ * seen from here any more, or none of them is on top.
+ */
+export function tested(state: TankState): boolean {
+  if (state.gates[4].passed === null) return false;
+  const level = levelTest(state);
+  if (level === null || state.findings.some((f) => f.what === 'test stop')) return true;
+  const { pose, vehicle } = state;
+  const seen = testReaches(state, false).every(({ x, from, to }) => inReach(pose, x, from, to, vehicle.length));
+  return !seen && !samePose(pose, { f: level, r: level });
+}

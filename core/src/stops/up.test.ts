@@ -1,0 +1,148 @@
+import { judgeGate } from '../job/index.ts';
+import { r } from '../vehicle/testing.ts';
+import { nextUp, testStop } from './index.ts';
+import { at, begin, line, vehicle } from './testing.ts';
+
+describe('up, worked by hand', () => {
+  const lowered = () => {
+    // a: hand from 60, hose lets 90; b: hand from 30, lets 200; c: hand never lost.
+    const job = begin(
+      vehicle([line('a', r(90), r(60)), line('b', r(200), r(30)), line('c', r(250), r(0), { side: 'rear' })]),
+    );
+    job.log('stopDone', at(80, ['line:a', 'line:b', 'line:c']));
+    job.log('moved', { to: { f: 300, r: 300 }, why: 'out' });
+    return job;
+  };
+
+  test('raises to where the first would be lost, makes all within reach there, names what is lost next', () => {
+    const job = lowered();
+    const first = nextUp(job.state);
+    expect(first.pose.f).toBe(60);
+    expect(first.items.map((i) => [i.key, i.lastChance])).toEqual([
+      ['line:a', true],
+      ['line:b', true],
+      ['line:c', false],
+    ]);
+    expect(first.lostNext).toMatchObject({ key: 'line:b', by: 30 });
+    expect(first.kind).toBe('test');
+  });
+
+  test('the test stop is the highest place where every top joint is seen and reached', () => {
+    const job = lowered();
+    expect(testStop(job.state)).toEqual({ f: 60, r: 60 });
+    job.log('moved', { to: { f: 60, r: 60 }, why: 'raised' });
+    for (const key of ['line:a', 'line:b', 'line:c']) job.log('made', { key });
+    expect(nextUp(job.state)).toMatchObject({ kind: 'test', pose: { f: 60 }, items: [] });
+    job.log('gateItem', { gate: 4, item: 'wiped', answer: 'yes' });
+    job.log('gateItem', { gate: 4, item: 'battery', answer: 'yes' });
+    job.log('gate', { gate: 4 });
+    expect(nextUp(job.state)).toMatchObject({ kind: 'test', pose: { f: 60 }, items: [] });
+    job.log('finding', { what: 'test stop', where: 'top of the tank', verdict: 'good', note: 'joints dry' });
+    expect(nextUp(job.state)).toMatchObject({ kind: 'home', pose: { f: 0 } });
+  });
+
+  test('gate 4 is refused while a joint within reach is open', () => {
+    const job = lowered();
+    job.log('moved', { to: { f: 60, r: 60 }, why: 'raised' });
+    job.log('made', { key: 'line:a' });
+    job.log('gateItem', { gate: 4, item: 'wiped', answer: 'yes' });
+    job.log('gateItem', { gate: 4, item: 'battery', answer: 'yes' });
+    job.log('gate', { gate: 4 });
+    expect(job.state.gates[4].passed).toBeNull();
+  });
+});
+
+/** Everything off, the tank on the floor. */
+const floor = (lines: Parameters<typeof vehicle>[0], more: Partial<ReturnType<typeof vehicle>> = {}) => {
+  const job = begin({ ...vehicle(lines), ...more });
+  job.log(
+    'stopDone',
+    at(
+      0,
+      lines.map((l) => `line:${l.id}`),
+    ),
+  );
+  job.log('moved', { to: { f: 300, r: 300 }, why: 'out' });
+  return job;
+};
+
+describe('up, led by the search', () => {
+  // a, at the first end: hand from 60, hose lets 60. b, at the second: hand to any height, hose lets 20.
+  const tilting = () => [line('a', r(60), r(60), { x: 0 }), line('b', r(20), r(0), { x: 1000, side: 'rear' })];
+
+  test('where one end must hang lower, it is said so, and each is made there', () => {
+    // b is live and must be made before the key is turned, where a is still reached: 60 in front, at most 20 behind.
+    const stop = nextUp(floor(tilting(), { tiltLimit: 60 }).state);
+    expect(stop.kind).toBe('test');
+    expect(stop.pose.f).toBe(60);
+    expect(stop.pose.r).toBeLessThanOrEqual(20);
+    expect(stop.items.map((i) => [i.key, i.sure])).toEqual([
+      ['line:a', true],
+      ['line:b', true],
+    ]);
+  });
+
+  test('with too little tilt for that, one after the other, and the key turned once the last is made', () => {
+    const job = floor(tilting(), { tiltLimit: 35 });
+    expect(nextUp(job.state)).toMatchObject({
+      kind: 'up',
+      pose: { f: 60 },
+      items: [{ key: 'line:a', lastChance: true }],
+    });
+    job.log('moved', { to: { f: 60, r: 60 }, why: 'raised' });
+    job.log('made', { key: 'line:a' });
+    const next = nextUp(job.state);
+    expect(next).toMatchObject({ kind: 'test', items: [{ key: 'line:b' }] });
+    expect(next.pose.r).toBeLessThanOrEqual(20);
+  });
+
+  test('what is made after another waits for it, even where it is lost first', () => {
+    const after = line('a', r(200), r(50));
+    after.make = [{ ...after.make[0]!, after: ['b'] }];
+    const { items } = nextUp(floor([after, line('b', r(200), r(0))]).state);
+    expect(items.map((i) => i.key)).toEqual(['line:b', 'line:a']);
+  });
+
+  test('what was put off is offered at home and no longer holds the tank down', () => {
+    const job = floor([line('fill', r(200), r(50), { kind: 'filler', side: 'right' }), line('b', r(200), r(0))]);
+    expect(nextUp(job.state).items[0]!.key).toBe('line:fill');
+    job.log('deferred', { key: 'line:fill', until: 'the tank is home' });
+    const next = nextUp(job.state);
+    expect(next).toMatchObject({ kind: 'test', items: [{ key: 'line:b' }] });
+    job.log('moved', { to: { f: 0, r: 0 }, why: 'raised' });
+    job.log('made', { key: 'line:b' });
+    for (const item of ['wiped', 'battery']) job.log('gateItem', { gate: 4, item, answer: 'yes' });
+    job.log('gate', { gate: 4 });
+    job.log('finding', { what: 'test stop', where: 'top of the tank', verdict: 'good', note: 'joints dry' });
+    expect(nextUp(job.state)).toMatchObject({ kind: 'home', items: [{ key: 'line:fill', sure: false }] });
+  });
+
+  test('ten lower, and what is only likely to be reached is offered there', () => {
+    const job = floor([line('a', r(40, 60, 80), r(30, 45, 60))]);
+    // Neither reach nor length is certain together: as likely, from 45.
+    expect(nextUp(job.state)).toMatchObject({ pose: { f: 45, r: 45 }, items: [{ sure: false }] });
+    job.log('moved', { to: { f: 55, r: 55 }, why: 'raised' });
+    expect(nextUp(job.state)).toMatchObject({ pose: { f: 55, r: 55 }, items: [{ key: 'line:a', sure: false }] });
+  });
+
+  test('no key is turned while a fuel line is open, wherever it sits', () => {
+    const job = floor([line('b', r(200), r(50)), line('feed', r(40), r(0), { kind: 'feed', side: 'front' })]);
+    job.log('moved', { to: { f: 50, r: 50 }, why: 'raised' });
+    job.log('made', { key: 'line:b' });
+    const joints = () => judgeGate(job.state, 4).find((j) => j.item.id === 'joints')!.verdict;
+    expect(joints()).toMatchObject({ outcome: 'bad', next: ['make feed'] });
+    // Out of reach of its hose here: it is made higher up, and only then is the key turned.
+    const next = nextUp(job.state);
+    expect(next).toMatchObject({ pose: { f: 40, r: 40 }, items: [{ key: 'line:feed' }] });
+    job.log('moved', { to: next.pose, why: 'raised' });
+    job.log('made', { key: 'line:feed' });
+    expect(joints().outcome).toBe('good');
+  });
+
+  test('where the figures allow no way it goes up level before the first is lost', () => {
+    // Reached from 100 at the least, while its hose lets 50 at the most.
+    const job = floor([line('a', r(30, 40, 50), r(100, 110, 120)), line('b', r(200), r(20))]);
+    expect(nextUp(job.state)).toMatchObject({ kind: 'up', pose: { f: 30, r: 30 } });
+    expect(nextUp(job.state).items.find((i) => i.key === 'line:a')).toMatchObject({ sure: false });
+  });
+});

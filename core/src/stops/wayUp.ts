@@ -1,0 +1,167 @@
+import type { Pose } from '../job/types.ts';
+import { splitKey } from '../job/names.ts';
+import { inReach, solve, Stopped, type Route, type RouteModel, type RouteStop } from '../route/index.ts';
+import { localDrop } from '../job/apply/tank.ts';
+import { ascentModel, TEST, type UpView } from './ascent.ts';
+import { GRID } from './margins.ts';
+import { levelTest, tested } from './testStop.ts';
+import type { TankState } from './types.ts';
+
+/** States looked at before the search gives up, so that a screen never waits: some tenths of a second. */
+const PATIENCE = 12_000;
+
+/** A way up and the question it answers. */
+export interface WayUp {
+  route: Route;
+  model: RouteModel;
+  view: UpView;
+}
+
+/** A state is never changed, so what was found for it holds. */
+const found = new WeakMap<TankState, WayUp | null>();
+
+/**
+ * The way up with the least minutes, from where the tank hangs to home, by the test stop while the key is still to be
+ * turned. Certain wherever a thing leaves room for that, else as likely; null where the figures allow none, or where the
+ * search would take too long.
+ *
+ * @returns stops from below; what is made at each in order, what others are made after first
+ * @example wayUp(state)?.route.stops.at(-1)!.pose // { f: 0, r: 0 }
+ */
+export function wayUp(state: TankState): WayUp | null {
+  let known = found.get(state);
+  if (known === undefined) found.set(state, (known = search(state)));
+  return known;
+}
+
+/**
+ * Where the key is turned: the highest pose of the way up at which every top joint is still seen and reached.
+ *
+ * @returns mm on the grid; null when no top joint was parted, or the key was turned already
+ * @example testStop(state) // { f: 60, r: 60 }
+ */
+export function testStop(state: TankState): Pose | null {
+  const level = levelTest(state);
+  if (level === null || tested(state)) return null;
+  const stop = wayUp(state)?.route.stops.find((s) => s.uses.some((u) => u.thing === TEST));
+  return stop?.pose ?? { f: level, r: level };
+}
+
+function search(state: TankState): WayUp | null {
+  const views = ['surest', 'typical'] as const;
+  const done = tested(state);
+  const tries = done
+    ? views.map((view) => [view, 'done'] as const)
+    : (['seen', 'made'] as const).flatMap((keyOn) => views.map((view) => [view, keyOn] as const));
+  for (const [view, keyOn] of tries) {
+    const model = ascentModel(state, view, keyOn);
+    try {
+      const route = routeUp(model, PATIENCE);
+      if (!route) continue;
+      const stops = early(model, route.stops);
+      return { route: { ...route, stops: keyOn === 'made' ? testLow(model, stops) : stops }, model, view };
+    } catch (error) {
+      if (!(error instanceof Stopped)) throw error;
+    }
+  }
+  return null;
+}
+
+/**
+ * Solves a question about the way up and turns its answer about, so that it begins below.
+ *
+ * @param most states looked at before it gives up
+ * @throws Stopped when that was not enough
+ * @example routeUp(ascentModel(state, 'best'))?.minutes
+ */
+export function routeUp(model: RouteModel, most = Infinity): Route | null {
+  const { route } = solve(model, { onLooked: (looked) => looked < most });
+  if (!route) return null;
+  return { ...route, stops: [...route.stops].reverse().map((s) => ({ pose: s.pose, uses: [...s.uses].reverse() })) };
+}
+
+/**
+ * The search makes everything as high as it can. People make a line as soon as a hand gets there: it can be seen, and
+ * nothing is forgotten. So lines go to the first stop at which they cost no more and nothing forbids it; and the key is
+ * turned as soon as it may be.
+ */
+function early(model: RouteModel, stops: readonly RouteStop[]): RouteStop[] {
+  const out = stops.map((s) => ({ pose: s.pose, uses: [...s.uses] }));
+  const stopOf = new Map(out.flatMap((s, i) => s.uses.map((use) => [use.thing, i] as const)));
+  const { length, clear } = model;
+  /** Backwards they wait for it: they are made before it. */
+  const waiting = (thing: string) =>
+    model.things.filter((t) => t.ways.some((w) => w.after.includes(thing))).map((t) => t.id);
+  for (let changed = true; changed;) {
+    changed = false;
+    for (const [thing, at] of stopOf) {
+      if (splitKey(thing).kind !== 'line' && thing !== TEST) continue;
+      const { x, ways } = model.things.find((t) => t.id === thing)!;
+      const used = ways.find((w) => out[at]!.uses.some((u) => u.thing === thing && u.way === w.id))!;
+      const own = model.limits.filter((l) => l.freedBy.includes(thing));
+      const holds = (pose: Pose) => own.every((l) => localDrop(pose, l.x, length) <= l.at);
+      const first = out.findIndex(
+        (stop, i) =>
+          i < at &&
+          // On the floor of the well nothing is made: there is the bench.
+          Math.min(stop.pose.f, stop.pose.r) < clear &&
+          (i === 0 || stop.uses.length > 0) &&
+          inReach(stop.pose, x, used.from, used.to, length) &&
+          out.slice(i, at).every((s) => holds(s.pose)) &&
+          [...(used.before ?? []), ...waiting(thing)].every((id) => (stopOf.get(id) ?? 0) <= i),
+      );
+      if (first < 0) continue;
+      out[at]!.uses = out[at]!.uses.filter((u) => u.thing !== thing);
+      out[first]!.uses.push({ thing, way: used.id });
+      stopOf.set(thing, first);
+      changed = true;
+    }
+  }
+  const isNeeded = (s: RouteStop, i: number) => i === 0 || i === out.length - 1 || s.uses.length > 0;
+  return out.filter(isNeeded).map((s) => ({ pose: s.pose, uses: inOrder(model, s.uses) }));
+}
+
+/**
+ * Where no pose shows all top joints, the key is turned as low as what is made at that stop lets: the lower, the more of
+ * them can be seen.
+ */
+function testLow(model: RouteModel, stops: readonly RouteStop[]): RouteStop[] {
+  const at = stops.findIndex((s) => s.uses.some((u) => u.thing === TEST));
+  const before = stops[at - 1];
+  if (!before) return [...stops];
+  const { length } = model;
+  const things = stops[at]!.uses.filter((u) => u.thing !== TEST);
+  const made = new Set(stops.slice(0, at + 1).flatMap((s) => s.uses.map((u) => u.thing)));
+  const fits = (pose: Pose) =>
+    pose.f <= before.pose.f &&
+    pose.r <= before.pose.r &&
+    things.every(({ thing, way }) => {
+      const { x, ways } = model.things.find((t) => t.id === thing)!;
+      const { from, to } = ways.find((w) => w.id === way)!;
+      return inReach(pose, x, from, to, length);
+    }) &&
+    model.limits.every((l) => l.freedBy.some((id) => !made.has(id)) || localDrop(pose, l.x, length) <= l.at);
+  let { pose } = stops[at]!;
+  const lower = (p: Pose): Pose => ({ f: p.f + GRID, r: p.r + GRID });
+  while (fits(lower(pose))) pose = lower(pose);
+  return stops.map((s, i) => (i === at ? { ...s, pose } : s));
+}
+
+/** What is lost first goes first, the test last; what a thing is made after always before it. */
+function inOrder(model: RouteModel, uses: readonly RouteStop['uses'][number][]): RouteStop['uses'] {
+  const left = [...uses];
+  const wayOf = (u: RouteStop['uses'][number]) =>
+    model.things.find((t) => t.id === u.thing)!.ways.find((w) => w.id === u.way)!;
+  left.sort(
+    (a, b) =>
+      Number(a.thing === TEST) - Number(b.thing === TEST) ||
+      wayOf(b).from - wayOf(a).from ||
+      (a.thing < b.thing ? -1 : 1),
+  );
+  const out: RouteStop['uses'] = [];
+  while (left.length > 0) {
+    const i = left.findIndex((u) => !(wayOf(u).before ?? []).some((id) => left.some((other) => other.thing === id)));
+    out.push(...left.splice(Math.max(0, i), 1));
+  }
+  return out;
+}

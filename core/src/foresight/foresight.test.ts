@@ -171,6 +171,9 @@ describe('what lies ahead', () => {
     const heavy = begin([two]);
     const called = routeDown(heavy, 'typical', standardMargins)!.minutes;
     expect(routeDown(changed(heavy, { what: 'helper' }), 'typical', standardMargins)!.minutes).toBe(called - 5);
+    // What it costs to call somebody is the shop's own figure, taken with the job.
+    const busy = { ...heavy, helperMinutes: 12 };
+    expect(routeDown(busy, 'typical', standardMargins)!.minutes).toBe(called + 7);
     expect(nextStop(state).actions.map((a) => a.key)).toContain('obstruction:pipe');
   });
 });

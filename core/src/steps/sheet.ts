@@ -1,7 +1,7 @@
 import { asks, minutesAhead, outlook } from '../foresight/index.ts';
 import { nameOf, shortName, splitKey } from '../job/names.ts';
 import type { JobState, Pose } from '../job/types.ts';
-import { handUnitNear } from '../quantity/index.ts';
+import { handUnitNear, type UnitSystem } from '../quantity/index.ts';
 import {
   actionsOf,
   isLevel,
@@ -85,9 +85,9 @@ export function planSheet(state: JobState): PlanSheet {
  *
  * @example heightInWords({ f: 40, r: 40 }, ['front', 'rear']) // '40 mm, two fingers'
  */
-export function heightInWords(pose: Pose, ends: readonly [string, string]): string {
+export function heightInWords(pose: Pose, ends: readonly [string, string], units: UnitSystem = 'metric'): string {
   const hand = isLevel(pose) && pose.f > 0 ? handUnitNear(pose.f) : null;
-  return [poseInWords(pose, ends), ...(hand ? [hand] : [])].join(', ');
+  return [poseInWords(pose, ends, units), ...(hand ? [hand] : [])].join(', ');
 }
 
 /** The way up, everything that comes off on the way down to be made. */

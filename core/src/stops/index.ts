@@ -4,6 +4,7 @@ export { planDescent, marksAhead } from './preview.ts';
 export { nextUp } from './up.ts';
 export { wayUp, routeUp, testStop, type WayUp } from './wayUp.ts';
 export { poseInWords, isLevel } from './poseWords.ts';
+export { tapeAt, tapeAtHome, tapeQuestion } from './tape.ts';
 export { ascentModel, TEST, type UpView } from './ascent.ts';
 export { supportsOff } from './actions.ts';
 export { actionsOf, routeDown, routePartWay } from './guide.ts';

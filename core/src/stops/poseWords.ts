@@ -1,4 +1,5 @@
 import type { Pose } from '../job/types.ts';
+import { lengthIn, lengthText, type UnitSystem } from '../quantity/system.ts';
 
 /** Does the tank hang level? */
 export const isLevel = (pose: Pose): boolean => pose.f === pose.r;
@@ -8,5 +9,11 @@ export const isLevel = (pose: Pose): boolean => pose.f === pose.r;
  *
  * @example poseInWords({ f: 40, r: 75 }, ['front', 'rear']) // 'front 40, rear 75 mm'
  */
-export const poseInWords = (pose: Pose, [first, second]: readonly [string, string]): string =>
-  isLevel(pose) ? `${pose.f} mm` : `${first} ${pose.f}, ${second} ${pose.r} mm`;
+export function poseInWords(
+  pose: Pose,
+  [first, second]: readonly [string, string],
+  units: UnitSystem = 'metric',
+): string {
+  if (isLevel(pose)) return lengthText(pose.f, units);
+  return `${first} ${lengthIn(pose.f, units).figure}, ${second} ${lengthText(pose.r, units)}`;
+}

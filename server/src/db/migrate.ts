@@ -3,8 +3,9 @@ import { SequelizeStorage, Umzug } from 'umzug';
 import * as first from './migrations/001-first.ts';
 import * as versions from './migrations/002-versions.ts';
 import * as photos from './migrations/003-photos.ts';
+import * as units from './migrations/004-units.ts';
 
-const migrations = { '001-first': first, '002-versions': versions, '003-photos': photos };
+const migrations = { '001-first': first, '002-versions': versions, '003-photos': photos, '004-units': units };
 
 /**
  * Brings the tables up to date, one process at a time: several servers may start before one database.

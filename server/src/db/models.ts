@@ -1,3 +1,4 @@
+import type { UnitSystem } from '@iron-cradle/core';
 import {
   DataTypes,
   Model,
@@ -18,6 +19,8 @@ export class Person extends Model<InferAttributes<Person>, InferCreationAttribut
   declare role: 'technician' | 'lead';
   /** Null for somebody who is only named in an imported record and cannot sign in. */
   declare pinHash: string | null;
+  /** Units in which this person reads lengths. */
+  declare units: CreationOptional<UnitSystem>;
   declare failed: CreationOptional<number>;
   declare lockedUntil: CreationOptional<Date | null>;
 }
@@ -104,6 +107,7 @@ export function defineModels(sequelize: Sequelize) {
       name: word(),
       role: word(),
       pinHash: DataTypes.STRING,
+      units: { ...word(), defaultValue: 'metric' },
       failed: { ...number(), defaultValue: 0 },
       lockedUntil: DataTypes.DATE(3),
     },

@@ -1,5 +1,6 @@
 import { Router } from 'express';
-import { IsInt, IsString, Length, Matches, Max, Min } from 'class-validator';
+import { unitSystems, type UnitSystem } from '@iron-cradle/core';
+import { IsIn, IsInt, IsString, Length, Matches, Max, Min } from 'class-validator';
 import { randomUUID } from 'node:crypto';
 import type { Database } from '../db/connect.ts';
 import { bodyOf } from '../http/body.ts';
@@ -17,6 +18,10 @@ class SignInBody {
   @IsString() @Matches(/^\d{4,8}$/, { message: 'pin must be four to eight digits' }) pin!: string;
 }
 
+class UnitsBody {
+  @IsIn(unitSystems) units!: UnitSystem;
+}
+
 class ApprovalBody extends SignInBody {
   @IsString() @Length(1, 60) jobId!: string;
   @IsInt() @Min(1) @Max(4) gate!: number;
@@ -28,7 +33,7 @@ export function peopleRoutes(db: Database): Router {
   const routes = Router();
   const me = async (id: string | undefined) => {
     const person = id ? await db.models.Person.findByPk(id) : null;
-    return person ? { id: person.id, name: person.name, role: person.role } : null;
+    return person ? { id: person.id, name: person.name, role: person.role, units: person.units } : null;
   };
 
   routes.get('/people', async (_request, response) => {
@@ -49,6 +54,14 @@ export function peopleRoutes(db: Database): Router {
     );
     request.session.personId = person.id;
     response.status(201).json({ person: await me(person.id) });
+  });
+
+  routes.put('/session/units', async (request, response) => {
+    const { personId } = request.session;
+    if (!personId) throw signInFirst();
+    const { units } = bodyOf(UnitsBody, request.body);
+    await db.models.Person.update({ units }, { where: { id: personId } });
+    response.json({ person: await me(personId) });
   });
 
   routes.delete('/session', async (request, response) => {

@@ -13,7 +13,7 @@ import {
   Min,
   ValidateNested,
 } from 'class-validator';
-import { startingKilograms } from '@iron-cradle/core';
+import { HELPER_MINUTES, startingKilograms } from '@iron-cradle/core';
 import type { Database } from '../db/connect.ts';
 
 export class Bay {
@@ -54,6 +54,8 @@ export class Shop {
   /** kg one and two people may take off a jack. */
   @IsNumber() @Min(5) @Max(60) alone!: number;
   @IsNumber() @Min(5) @Max(120) two!: number;
+  /** What it costs to call a second pair of hands from their own work, minutes. */
+  @IsNumber() @Min(0) @Max(120) helper!: number;
   @IsDefined() @ValidateNested() @Type(() => Prices) prices!: Prices;
   @IsDefined() @ValidateNested() @Type(() => Kit) kit!: Kit;
   @IsArray() @ArrayMinSize(1) @ArrayMaxSize(4) @ValidateNested({ each: true }) @Type(() => Bay) bays!: Bay[];
@@ -62,6 +64,7 @@ export class Shop {
 const start: Shop = {
   name: 'The shop',
   ...startingKilograms,
+  helper: HELPER_MINUTES,
   prices: { currency: '', hour: null, disposal: null },
   kit: {
     transferPump: 7,

@@ -7,6 +7,7 @@ import {
   planDescent,
   marksAhead,
   type JobState,
+  type UnitSystem,
 } from '@iron-cradle/core';
 import { logWriter, randomVehicle, seeded } from '@iron-cradle/core/rehearsal';
 import { archetypes, exactly, sectionOf, shapeLitres, type TankShape, type VehicleFile } from '@iron-cradle/core';
@@ -41,9 +42,9 @@ function some(seed: number): JobState {
   return state;
 }
 const seeds = Array.from({ length: 60 }, (_, i) => i);
-const hang = (state: JobState) => {
+const hang = (state: JobState, units: UnitSystem = 'metric') => {
   const stop = { pose: state.pose, holders: holdersAt(bindings(state), state.pose, state.vehicle.length) };
-  return { stop, at: layoutHang({ state, stop, ghost: null, width: 680, height: 580 }) };
+  return { stop, at: layoutHang({ state, stop, ghost: null, width: 680, height: 580, units }) };
 };
 
 describe('the hang', () => {
@@ -90,6 +91,17 @@ describe('the hang', () => {
     }
     expect(at.parted).toHaveLength(state.items.filter((i) => i.kind === 'line').length);
     expect(at.tank.y + at.tank.height).toBeLessThan(580);
+  });
+
+  test('its scale is in whole inches for whom reads inches, and the drawing stays', () => {
+    const [mm, inch] = [hang(some(4)).at, hang(some(4), 'us').at];
+    expect(inch.tank).toEqual(mm.tank);
+    const step = inch.ticks[1]!.drop;
+    // 1 in = 25.4 mm by definition.
+    expect([25.4, 50.8, 101.6, 203.2]).toContain(step);
+    expect(mm.ticks[1]!.drop % 10).toBe(0);
+    for (const tick of inch.ticks) expect(Number.isInteger(Math.round((tick.drop / 25.4) * 1e6) / 1e6)).toBe(true);
+    expect(inch.lines[0]!.label.text).not.toBe(mm.lines[0]!.label.text);
   });
 
   test('another vehicle changes hang, well and ladder', () => {

@@ -1,5 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import type { JobSummary, ShopPrices, VehicleFile } from '@iron-cradle/core';
+import type { JobSummary, ShopPrices, UnitSystem, VehicleFile } from '@iron-cradle/core';
 import { ApiProblem, call, get } from './api.ts';
 
 export interface PersonName {
@@ -8,10 +8,17 @@ export interface PersonName {
   role: 'technician' | 'lead';
 }
 
+/** Who is signed in here. */
+export interface Me extends PersonName {
+  units: UnitSystem;
+}
+
 export interface Shop {
   name: string;
   alone: number;
   two: number;
+  /** Minutes it costs to call a second pair of hands. */
+  helper: number;
   prices: ShopPrices;
   kit: {
     transferPump: number | null;
@@ -38,13 +45,12 @@ export const usePeople = () =>
 export const useVehicles = () => useQuery({ queryKey: ['vehicles'], queryFn: () => get<VehicleFile[]>('/vehicles') });
 export const useJobs = () =>
   useQuery({ queryKey: ['jobs'], queryFn: () => get<JobRow[]>('/jobs'), refetchInterval: 4000 });
-export const useMe = () =>
-  useQuery({ queryKey: ['me'], queryFn: () => get<{ person: PersonName | null }>('/session') });
+export const useMe = () => useQuery({ queryKey: ['me'], queryFn: () => get<{ person: Me | null }>('/session') });
 
 export function useSignIn() {
   const client = useQueryClient();
   return useMutation({
-    mutationFn: (body: { personId: string; pin: string }) => call<{ person: PersonName }>('POST', '/session', body),
+    mutationFn: (body: { personId: string; pin: string }) => call<{ person: Me }>('POST', '/session', body),
     onSuccess: (me) => client.setQueryData(['me'], me),
   });
 }

@@ -52,5 +52,7 @@ const tankOf = (s: TankState): TankState => ({
   out: s.out,
   joints: s.joints,
   gates: s.gates,
+  findings: s.findings,
   extras: s.extras,
+  helperMinutes: s.helperMinutes,
 });

@@ -1,10 +1,10 @@
-import type { JobState, Pose, Stop } from '@iron-cradle/core';
-import { poseInWords, rangeInWords } from '@iron-cradle/core';
+import type { JobState, Pose, Stop, UnitSystem } from '@iron-cradle/core';
+import { poseInWords, rangeInWords, tapeAt } from '@iron-cradle/core';
 import { useId } from 'react';
 import { roundedPath } from '../tank/layout.ts';
 import { HatchDefs, PaintPath } from '../../look/Shapes.tsx';
 import { TagShape } from '../../look/Tag.tsx';
-import { Axis, Blocks, Jack } from './parts.tsx';
+import { Axis, Blocks, Jack, Tapes } from './parts.tsx';
 import { layoutHang, type HangLayout } from './layout.ts';
 
 interface HangProps {
@@ -13,14 +13,16 @@ interface HangProps {
   ghost: Pose | null;
   width: number;
   height: number;
+  /** In which heights and rooms are read. */
+  units: UnitSystem;
   /** A line was tapped: its ledger key. */
   onLine?: (key: string) => void;
 }
 
 /** The side view: how the tank hangs, what holds it, how far it may go. Everything from vehicle file and log. */
-export function Hang({ state, stop, ghost, width, height, onLine }: HangProps) {
+export function Hang({ state, stop, ghost, width, height, units, onLine }: HangProps) {
   const hatch = useId();
-  const at = layoutHang({ state, stop, ghost, width, height });
+  const at = layoutHang({ state, stop, ghost, width, height, units });
   const { frame, tank } = at;
   const outline = roundedPath(at.outline(stop.pose), 9);
   const [first, second] = state.vehicle.ends;
@@ -30,7 +32,7 @@ export function Hang({ state, stop, ghost, width, height, onLine }: HangProps) {
   return (
     <figure
       className="h-full"
-      aria-label={`side view: tank at ${poseInWords(stop.pose, state.vehicle.ends)}${at.lines.length > 0 ? `, held by ${at.lines.find((l) => l.holds)?.name ?? 'nothing'}` : ''}`}
+      aria-label={`side view: tank at ${poseInWords(stop.pose, state.vehicle.ends, units)}${at.lines.length > 0 ? `, held by ${at.lines.find((l) => l.holds)?.name ?? 'nothing'}` : ''}`}
     >
       <svg
         viewBox={`0 0 ${width} ${height}`}
@@ -72,7 +74,7 @@ export function Hang({ state, stop, ghost, width, height, onLine }: HangProps) {
             next{' '}
             {at.ghost.f >= state.vehicle.clear
               ? 'to the ground'
-              : poseInWords(at.ghost, state.vehicle.ends).replace(/ mm$/, '')}
+              : poseInWords(at.ghost, state.vehicle.ends, units).replace(/ mm$/, '')}
           </text>
         )}
         <g>
@@ -82,6 +84,7 @@ export function Hang({ state, stop, ghost, width, height, onLine }: HangProps) {
           <path d={outline} fill="var(--sheet)" stroke="none" />
           <Fuel at={at} state={state} hatch={hatch} />
           <path d={outline} fill="none" stroke="var(--ink)" strokeWidth="3" strokeLinejoin="round" />
+          <Tapes at={at} pose={stop.pose} reading={tapeAt(state, stop.pose)} floor={height - 36} units={units} />
           <Jack {...padUnder(state, tank)} y={tank.y + tank.height} floor={height - 36} />
         </g>
         {at.parted.map((p) => (
@@ -124,7 +127,7 @@ export function Hang({ state, stop, ghost, width, height, onLine }: HangProps) {
             <PaintPath />
           </g>
         )}
-        <Axis at={at} pose={stop.pose} ends={state.vehicle.ends} />
+        <Axis at={at} pose={stop.pose} ends={state.vehicle.ends} units={units} />
         <text x={frame.x} y={height - 10} fill="var(--quiet)">
           drop enlarged {at.enlarged} times
           {width > 560 && '; sag stands for room left, rails for where a hand gets to'}

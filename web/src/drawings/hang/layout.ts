@@ -1,8 +1,10 @@
 import {
   isOn,
   levelShare,
+  lengthIn,
   localDrop,
   samePose,
+  scaleSteps,
   sectionOf,
   shortName,
   type Connection,
@@ -10,6 +12,7 @@ import {
   type JobState,
   type Pose,
   type Stop,
+  type UnitSystem,
 } from '@iron-cradle/core';
 import type { Px } from '../tank/layout.ts';
 
@@ -21,6 +24,7 @@ export interface HangInput {
   ghost: Pose | null;
   width: number;
   height: number;
+  units: UnitSystem;
 }
 
 export interface HangLine {
@@ -66,7 +70,7 @@ const LETTER = 7.1;
  *
  * @example layoutHang({ state, stop, ghost: 60, width: 680, height: 590 }).y(40)
  */
-export function layoutHang({ state, stop, ghost, width, height }: HangInput): HangLayout {
+export function layoutHang({ state, stop, ghost, width, height, units }: HangInput): HangLayout {
   const { vehicle } = state;
   const here = Math.min(Math.max(stop.pose.f, stop.pose.r), vehicle.clear);
   const frame = { x: 24, y: 64, width: width - 130, height: 28 };
@@ -118,7 +122,7 @@ export function layoutHang({ state, stop, ghost, width, height }: HangInput): Ha
       guessed: left.lo !== left.hi,
       holds: tightest === `line:${line.id}`,
       reach: reachOf(line, y, deepest),
-      label: { x: port.x, y: 0, text: roomText(shortName(line.name), holder, width > 600) },
+      label: { x: port.x, y: 0, text: roomText(shortName(line.name), holder, width > 600, units) },
     };
   });
   placeLabels(lines, tank);
@@ -160,7 +164,8 @@ export function layoutHang({ state, stop, ghost, width, height }: HangInput): Ha
   const section = sectionOf(vehicle.tank.shape, 'x').outline;
   const { lo, hi } = state.fuel.aboard;
   const level = (litres: number) => tank.y + tankHeight * (1 - levelShare(vehicle, litres));
-  const tickStep = [20, 50, 100].find((step) => step * perMm >= 18) ?? 200;
+  const steps = scaleSteps(units);
+  const tickStep = steps.find((step) => step * perMm >= 18) ?? steps.at(-1)!;
   return {
     frame,
     tank,
@@ -186,11 +191,11 @@ export function layoutHang({ state, stop, ghost, width, height }: HangInput): Ha
   };
 }
 
-const roomText = (name: string, holder: Holder | undefined, long: boolean): string => {
+const roomText = (name: string, holder: Holder | undefined, long: boolean, units: UnitSystem): string => {
   if (!holder) return name;
-  const { lo, hi } = holder.room;
-  if (Math.round(lo) === Math.round(hi)) return `${name} ${Math.round(lo)}`;
-  return `${name} ${Math.round(lo)}–${Math.round(hi)}${long ? ', guessed' : ''}`;
+  const [lo, hi] = [holder.room.lo, holder.room.hi].map((mm) => lengthIn(mm, units).figure);
+  if (lo === hi) return `${name} ${lo}`;
+  return `${name} ${lo}–${hi}${long ? ', guessed' : ''}`;
 };
 
 /** The band in which a hand gets to a line’s joint: certain from the far end of its reach on, perhaps from the near end. */

@@ -1,4 +1,4 @@
-import { isLevel, type Pose } from '@iron-cradle/core';
+import { isLevel, lengthIn, type Pose, type UnitSystem } from '@iron-cradle/core';
 import type { HangLayout } from './layout.ts';
 
 /** The jack on the floor: padded head under the middle, ram, cylinder, foot on wheels. */
@@ -48,8 +48,16 @@ export function Blocks({ at, hatch }: { at: HangLayout; hatch: string }) {
   );
 }
 
+interface AxisProps {
+  at: HangLayout;
+  pose: Pose;
+  ends: readonly [string, string];
+  units: UnitSystem;
+}
+
 /** The scale of heights, with the tank’s own at each end where it is tilted. */
-export function Axis({ at, pose, ends }: { at: HangLayout; pose: Pose; ends: readonly [string, string] }) {
+export function Axis({ at, pose, ends, units }: AxisProps) {
+  const figure = (mm: number) => lengthIn(mm, units).figure;
   const last = at.ticks.at(-1)!;
   const here = Math.max(pose.f, pose.r);
   return (
@@ -60,17 +68,17 @@ export function Axis({ at, pose, ends }: { at: HangLayout; pose: Pose; ends: rea
           <path d={`M${at.axisX} ${tick.y}h10`} stroke="var(--ink)" strokeWidth="1.5" />
           {[pose.f, pose.r].every((mm) => Math.abs(tick.y - at.y(mm)) > 14) && (
             <text x={at.axisX + 15} y={tick.y + 5} fill="var(--quiet)">
-              {tick.drop}
+              {figure(tick.drop)}
             </text>
           )}
         </g>
       ))}
-      <Mark at={at} mm={pose.r} />
+      <Mark at={at} mm={pose.r} figure={figure(pose.r)} />
       {!isLevel(pose) && (
         <>
-          <Mark at={at} mm={pose.f} />
+          <Mark at={at} mm={pose.f} figure={figure(pose.f)} />
           <text x={at.tank.x - 6} y={at.y(pose.f) + 5} textAnchor="end" fill="var(--ink)">
-            {ends[0]} {pose.f}
+            {ends[0]} {figure(pose.f)}
           </text>
         </>
       )}
@@ -78,8 +86,8 @@ export function Axis({ at, pose, ends }: { at: HangLayout; pose: Pose; ends: rea
   );
 }
 
-/** A height on the scale, as the tape would read it. */
-function Mark({ at, mm }: { at: HangLayout; mm: number }) {
+/** A height on the scale. */
+function Mark({ at, mm, figure }: { at: HangLayout; mm: number; figure: string }) {
   return (
     <g>
       <path
@@ -90,8 +98,56 @@ function Mark({ at, mm }: { at: HangLayout; mm: number }) {
       />
       <path d={`M${at.axisX - 6} ${at.y(mm)}h22`} stroke="var(--ink)" strokeWidth="5" />
       <text x={at.axisX + 20} y={at.y(mm) + 6} fontSize="18" fontWeight="600" fill="var(--ink)">
-        {mm}
+        {figure}
       </text>
+    </g>
+  );
+}
+
+interface TapesProps {
+  at: HangLayout;
+  pose: Pose;
+  /** What a tape reads at each end, mm; null where it was never read. */
+  reading: { f: number | null; r: number | null };
+  floor: number;
+  units: UnitSystem;
+}
+
+/** The tape at each end, from the floor up to the tank, with what it reads there. */
+export function Tapes({ at, pose, reading, floor, units }: TapesProps) {
+  const { tank } = at;
+  return (
+    <g fontSize="14">
+      {(['f', 'r'] as const).map((end) => {
+        const mm = reading[end];
+        const top = at.y(pose[end]) + tank.height + 4;
+        if (mm === null || floor - top < 14) return null;
+        const x = end === 'f' ? tank.x + 22 : tank.x + tank.width - 22;
+        const inward = end === 'f' ? 1 : -1;
+        return (
+          <g key={end}>
+            <rect x={x - 5} y={top} width="10" height={floor - top} fill="var(--sheet)" stroke="var(--ink)" />
+            {Array.from({ length: Math.floor((floor - top - 2) / 6) }, (_, i) => (
+              <path
+                key={i}
+                d={`M${x - 5} ${floor - 6 - i * 6}h${i % 5 === 4 ? 10 : 5}`}
+                stroke="var(--ink)"
+                strokeWidth="1"
+              />
+            ))}
+            <path d={`M${x - 9} ${top}h18`} stroke="var(--ink)" strokeWidth="3" />
+            <text
+              x={x + inward * 11}
+              y={(top + floor) / 2 + 5}
+              textAnchor={inward > 0 ? 'start' : 'end'}
+              className="reading"
+              fill="var(--ink)"
+            >
+              {lengthIn(mm, units).figure}
+            </text>
+          </g>
+        );
+      })}
     </g>
   );
 }

@@ -1,4 +1,4 @@
-import { shortName, type Holder } from '@iron-cradle/core';
+import { lengthIn, shortName, type Holder, type UnitSystem } from '@iron-cradle/core';
 import type { ReactNode } from 'react';
 import { Paint, Shape } from '../../look/Shapes.tsx';
 import { bar } from './layout.ts';
@@ -7,6 +7,7 @@ export type Seen = 'tight' | 'nearly' | null;
 
 interface LadderProps {
   holders: readonly Holder[];
+  units: UnitSystem;
   /** Tapped once: looks tight; twice: nearly; three times: as it was. */
   seen: Record<string, Seen>;
   onSeen?: (key: string) => void;
@@ -18,20 +19,16 @@ interface LadderProps {
 const percent = (share: number): string => `${share * 100}%`;
 
 /** Room left, a bar a line, shortest first: solid for what it gives for certain, hatched for what is only guessed. */
-export function Ladder({ holders, seen, onSeen, end, next }: LadderProps) {
+export function Ladder({ holders, units, seen, onSeen, end, next }: LadderProps) {
   return (
-    <ul className="ruled" aria-label="room left, millimetres">
+    <ul className="ruled" aria-label={`room left, ${units === 'us' ? 'inches' : 'millimetres'}`}>
       {holders.map((holder, i) => {
         const { lo, hi } = holder.room;
         const { solid, guessed } = bar(holder);
         const tight = seen[holder.key] ?? null;
         const bad = i === 0 || tight !== null;
-        const figure =
-          Math.round(lo) === Math.round(hi)
-            ? `${Math.round(lo)}`
-            : hi >= 900
-              ? `${Math.round(lo)}+`
-              : `${Math.round(lo)}–${Math.round(hi)}`;
+        const [least, most] = [lengthIn(lo, units).figure, lengthIn(hi, units).figure];
+        const figure = least === most ? least : hi >= 900 ? `${least}+` : `${least}–${most}`;
         const word =
           tight === 'tight'
             ? 'looks tight'

@@ -68,6 +68,7 @@ export default function FirstContact() {
       vehicle: file,
       ...(bay ? { bay } : {}),
       ...(gauge !== null && !lies ? { gauge } : {}),
+      ...(shop.data ? { helperMinutes: shop.data.helper } : {}),
     });
     void navigate(`/jobs/${jobId}/plan`, { replace: true });
   };

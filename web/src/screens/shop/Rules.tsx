@@ -18,6 +18,7 @@ const show = (value: number | null): string => (value === null ? '' : String(val
 const figures = {
   alone: ['One may take off a jack, kg', needs('kilograms, as 25')],
   two: ['Two may take off a jack, kg', needs('kilograms, as 40')],
+  helper: ['Calling a second pair of hands, minutes', needs('minutes, as 5')],
   hour: ['Price of an hour', may('an amount, as 58')],
   disposal: ['Disposal, for a litre of fuel', may('an amount, as 1.40')],
   transferPump: ['Transfer pump, L/min; empty: none', may('litres a minute, as 7')],
@@ -29,7 +30,7 @@ const figures = {
 } as const satisfies Record<string, readonly [string, (v: string) => true | string]>;
 type Figure = keyof typeof figures;
 const groups: { title: string; ids: Figure[] }[] = [
-  { title: '', ids: ['alone', 'two'] },
+  { title: '', ids: ['alone', 'two', 'helper'] },
   { title: 'Prices, for quotes', ids: ['hour', 'disposal'] },
   { title: 'What it drains with', ids: ['transferPump', 'siphonBore', 'siphonLength'] },
   { title: 'The jack', ids: ['jackRated', 'jackPad', 'jackLowered'] },
@@ -57,6 +58,7 @@ export function Rules({
         name: v.name,
         alone: number(v.alone),
         two: number(v.two),
+        helper: number(v.helper),
         bays,
         prices: { currency: v.currency.trim(), hour: numberOrNone(v.hour), disposal: numberOrNone(v.disposal) },
         kit: {
@@ -183,6 +185,7 @@ const asText = (shop: Shop) => {
     cans: kit.cans.join(', '),
     alone: show(shop.alone),
     two: show(shop.two),
+    helper: show(shop.helper),
     hour: show(prices.hour),
     disposal: show(prices.disposal),
     transferPump: show(kit.transferPump),

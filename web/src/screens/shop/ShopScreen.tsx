@@ -6,7 +6,7 @@ import { call } from '../../net/api.ts';
 import { useMe, usePeople, useShop, useSignOut } from '../../net/queries.ts';
 import { Choice } from '../../ui/Choice.tsx';
 import { TextField } from '../../ui/TextField.tsx';
-import { ThisDevice } from './ThisDevice.tsx';
+import { MyUnits, ThisDevice } from './ThisDevice.tsx';
 import { Rules } from './Rules.tsx';
 
 /** The shop's own rules and people. The lead changes them; everybody sees them. */
@@ -27,6 +27,7 @@ export default function ShopScreen() {
           <button type="button" className="btn mb-8 w-full" onClick={() => signOut.mutate()}>
             Sign out
           </button>
+          <MyUnits />
           <ThisDevice />
           <h2 className="pb-2 text-24">Who works here</h2>
           <ul className="ruled border-y border-rule">

@@ -1,4 +1,6 @@
+import type { UnitSystem } from '@iron-cradle/core';
 import { useState } from 'react';
+import { useChooseUnits, useUnits } from '../../app/units.ts';
 import { canSpeak, chooseSpeaks, say, speaks } from '../../app/voice.ts';
 import {
   chooseTextSize,
@@ -9,6 +11,7 @@ import {
   type TextSize,
   type Theme,
 } from '../../look/theme.ts';
+import { useMe } from '../../net/queries.ts';
 import { Choice } from '../../ui/Choice.tsx';
 
 /** How this device looks and speaks; kept on the device. */
@@ -67,6 +70,33 @@ export function ThisDevice() {
           }}
         />
       )}
+    </section>
+  );
+}
+
+/** In which units the person signed in reads lengths, on every device. */
+export function MyUnits() {
+  const units = useUnits();
+  const choose = useChooseUnits();
+  const signedIn = useMe().data?.person;
+  if (!signedIn) return null;
+  return (
+    <section className="grid gap-2 pb-8" aria-label="your units">
+      <h2 className="text-24">{signedIn.name}</h2>
+      <Choice<UnitSystem>
+        label="Heights and rooms under the car, on every device"
+        value={units}
+        columns="grid-cols-3"
+        options={[
+          { value: 'metric', label: 'mm' },
+          { value: 'us', label: 'Inches' },
+          { value: 'both', label: 'Both' },
+        ]}
+        onChoose={(u) => choose.mutate(u)}
+      />
+      <p role="alert" className="font-semibold text-halt">
+        {choose.error?.message ?? ''}
+      </p>
     </section>
   );
 }

@@ -1,5 +1,6 @@
 import { foldJob, nextStop, type JobState, type VehicleFile } from '@iron-cradle/core';
 import { useMemo } from 'react';
+import { useUnits } from '../../app/units.ts';
 import { Hang } from '../../drawings/hang/Hang.tsx';
 import { MinutesBar } from '../../drawings/minutes/MinutesBar.tsx';
 import { useSize } from '../../ui/useSize.ts';
@@ -29,6 +30,7 @@ interface PlannedProps {
 /** The file as a tank that hangs, and what a plan makes of it while it is written. */
 export function Planned({ file, whole, onLine }: PlannedProps) {
   const state = useMemo(() => begun(file), [file]);
+  const units = useUnits();
   const [box, size] = useSize<HTMLDivElement>();
   const stop = useMemo(() => (whole ? nextStop(state) : null), [state, whole]);
   const { foresight, progress } = useForesight(state, [], whole);
@@ -41,6 +43,7 @@ export function Planned({ file, whole, onLine }: PlannedProps) {
             stop={{ ...stop, pose: state.pose }}
             ghost={null}
             onLine={onLine}
+            units={units}
             width={size.width}
             height={size.height}
           />

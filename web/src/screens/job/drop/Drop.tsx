@@ -2,12 +2,13 @@ import { useEffect, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { screenChanged } from '../../../app/wetGlass.ts';
 import { useHandsOff } from '../../../app/useHandsOff.ts';
+import { useUnits } from '../../../app/units.ts';
 import { say, tone } from '../../../app/voice.ts';
 import { useKeys } from '../../../app/keys.tsx';
 import { useJob } from '../../../log/useJob.ts';
 import { Strap } from '../../../look/Strap.tsx';
 import { Band } from '../../../ui/Band.tsx';
-import { heightInWords, spokenStop, takeBackInWords } from '@iron-cradle/core';
+import { heightInWords, lengthIn, spokenStop, takeBackInWords } from '@iron-cradle/core';
 import { LineSheet } from '../LineFacts.tsx';
 import { OffSheet } from '../OffSheet.tsx';
 import { TakeBack } from '../TakeBack.tsx';
@@ -31,12 +32,13 @@ export default function Drop() {
   const [line, setLine] = useState<string | null>(null);
   const [ahead, setAhead] = useState(false);
   const { state, stop, bundle, vapour } = descent;
+  const units = useUnits();
   const down = state.out;
   const undo = takeBackInWords(state);
   const words = down
     ? 'The tank is down.'
     : spokenStop({
-        height: heightInWords(stop.pose, state.vehicle.ends),
+        height: heightInWords(stop.pose, state.vehicle.ends, units),
         actions: stop.actions,
         tags: descent.tags,
         look: stop.kind === 'stop' || stop.kind === 'creep',
@@ -106,10 +108,10 @@ export default function Drop() {
             {!down && (
               <div className="grid grid-cols-3 gap-3">
                 <button type="button" className="btn" data-action="higher" onClick={() => descent.step(-10)}>
-                  10 higher
+                  {lengthIn(10, units).figure} higher
                 </button>
                 <button type="button" className="btn" data-action="lower" onClick={() => descent.step(10)}>
-                  10 lower
+                  {lengthIn(10, units).figure} lower
                 </button>
                 <button type="button" className="btn" data-action="off" onClick={() => setOff(true)}>
                   <span className="reading">{openCount}</span> off

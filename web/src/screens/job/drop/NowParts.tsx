@@ -1,4 +1,13 @@
-import { endByEnd, isLevel, poseInWords, samePose, shortName, type Action, type Pose } from '@iron-cradle/core';
+import {
+  endByEnd,
+  isLevel,
+  lengthIn,
+  lengthText,
+  poseInWords,
+  samePose,
+  shortName,
+  type Action,
+} from '@iron-cradle/core';
 import { Check } from 'lucide-react';
 import { Glyph, type GlyphName } from '../../../look/glyphs.tsx';
 import { Paint, Shape } from '../../../look/Shapes.tsx';
@@ -7,7 +16,9 @@ import { useJob } from '../../../log/useJob.ts';
 import { Band } from '../../../ui/Band.tsx';
 import { QuantityField } from '../../../ui/QuantityField.tsx';
 import { useState } from 'react';
+import { useUnits } from '../../../app/units.ts';
 import { canSpeak } from '../../../app/voice.ts';
+import { PoseHead } from '../tank/PoseHead.tsx';
 import { PhotoButton } from '../Photos.tsx';
 import type { Descent } from './useDescent.ts';
 
@@ -19,7 +30,9 @@ interface StopHeadProps {
 
 /** The height, in mm and in the unit of the hand, and where in the descent it stands. */
 export function StopHead({ descent, onAhead, onSay }: StopHeadProps) {
-  const { stop, hand, left, stopNumber, planned, state } = descent;
+  const { stop, left, stopNumber, planned, state } = descent;
+  const units = useUnits();
+  const figure = (mm: number) => lengthIn(mm, units).figure;
   const word =
     stop.kind === 'start'
       ? 'Before it moves'
@@ -46,24 +59,22 @@ export function StopHead({ descent, onAhead, onSay }: StopHeadProps) {
           what lies ahead
         </button>
       </p>
-      <div className="flex items-end justify-between gap-3">
-        <Height pose={stop.pose} ends={state.vehicle.ends} />
-        <p className="pb-1 text-right leading-tight text-quiet">
-          {hand}
-          {!samePose(planned.pose, stop.pose) && (
-            <button type="button" className="link block min-h-8 text-16" onClick={descent.plain}>
-              plan says {poseInWords(planned.pose, state.vehicle.ends)}
-            </button>
-          )}
-        </p>
-      </div>
+      <PoseHead state={state} pose={stop.pose}>
+        {!samePose(planned.pose, stop.pose) && (
+          <button type="button" className="link min-h-8 text-16" onClick={descent.plain}>
+            plan says {poseInWords(planned.pose, state.vehicle.ends, units)}
+          </button>
+        )}
+      </PoseHead>
       {stop.kind === 'stop' && !isLevel(stop.pose) && !samePose(stop.pose, stop.from) && (
         <p className="pt-1 text-quiet">
           One jack, one end at a time:{' '}
           {endByEnd(stop.from, stop.pose, state.vehicle.tiltLimit)
             .map((pose, i, list) => {
               const last = list[i - 1] ?? stop.from;
-              return pose.f === last.f ? `${state.vehicle.ends[1]} ${pose.r}` : `${state.vehicle.ends[0]} ${pose.f}`;
+              return pose.f === last.f
+                ? `${state.vehicle.ends[1]} ${figure(pose.r)}`
+                : `${state.vehicle.ends[0]} ${figure(pose.f)}`;
             })
             .join(', ')}
           .
@@ -72,32 +83,10 @@ export function StopHead({ descent, onAhead, onSay }: StopHeadProps) {
       {stop.risk && (
         <p className="flex items-center gap-2 pt-2 font-semibold text-halt">
           <Shape outcome="bad" size={20} />
-          {stop.risk.name} may hold from {Math.round(stop.risk.limit.lo)} mm: deeper than is safe.
+          {stop.risk.name} may hold from {lengthText(stop.risk.limit.lo, units)}: deeper than is safe.
         </p>
       )}
     </div>
-  );
-}
-
-/** One height, or one for each end where the tank is tilted. */
-function Height({ pose, ends }: { pose: Pose; ends: readonly [string, string] }) {
-  if (isLevel(pose))
-    return (
-      <h1 className="reading text-64 font-semibold leading-none [font-stretch:100%]" data-height={pose.f}>
-        {pose.f}
-        <span className="narrow pl-2 text-24"> mm</span>
-      </h1>
-    );
-  return (
-    <h1 className="flex gap-5 leading-none" data-height={`${pose.f}/${pose.r}`}>
-      {([pose.f, pose.r] as const).map((mm, i) => (
-        <span key={ends[i]} className="grid">
-          <span className="text-16 font-normal text-quiet">{ends[i]}</span>
-          <span className="reading text-48 font-semibold [font-stretch:100%]">{mm}</span>
-        </span>
-      ))}
-      <span className="narrow self-end text-24">mm</span>
-    </h1>
   );
 }
 
@@ -170,6 +159,7 @@ const GIVES = [20, 40, 60, 100];
 /** Nothing lets it go further: what holds, and the ways out of it. */
 export function Held({ descent, onAhead }: { descent: Descent; onAhead: () => void }) {
   const { stop, state } = descent;
+  const units = useUnits();
   const [more, setMore] = useState<number | null>(null);
   const first = stop.holders[0];
   if (!first) return null;
@@ -178,7 +168,7 @@ export function Held({ descent, onAhead }: { descent: Descent; onAhead: () => vo
     <section aria-label="what holds it" className="grid gap-3 py-3">
       <p className="narrow flex items-center gap-2 text-24">
         <Shape outcome="bad" size={28} label="halt" />
-        {shortName(first.name)} holds it at {Math.round(first.limit.lo)}.
+        {shortName(first.name)} holds it at {lengthText(first.limit.lo, units)}.
       </p>
       <button type="button" className="btn" data-action="help" onClick={onAhead}>
         What would let it down?

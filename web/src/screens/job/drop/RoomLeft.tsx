@@ -1,4 +1,5 @@
-import { shortName } from '@iron-cradle/core';
+import { lengthIn, shortName } from '@iron-cradle/core';
+import { useUnits } from '../../../app/units.ts';
 import { Ladder } from '../../../drawings/ladder/Ladder.tsx';
 import { Tag } from '../../../look/Tag.tsx';
 import type { Descent } from './useDescent.ts';
@@ -6,6 +7,8 @@ import type { Descent } from './useDescent.ts';
 /** The depth ladder with its look: tap a line that looks tight, part one the plan did not say. */
 export function RoomLeft({ descent }: { descent: Descent }) {
   const { stop, bundle, state } = descent;
+  const units = useUnits();
+  const { unit } = lengthIn(0, units);
   const off = state.items.filter((i) => i.kind === 'line' && i.state !== 'closed');
   if (stop.holders.length === 0 && off.length === 0) return null;
   const looks = stop.kind !== 'start' && stop.kind !== 'out';
@@ -14,7 +17,7 @@ export function RoomLeft({ descent }: { descent: Descent }) {
       {stop.holders.length > 0 && (
         <div className="flex items-center justify-between gap-3">
           <p className="text-quiet">
-            {looks ? 'Room left, mm. Tap one that looks tight.' : 'Room left once it moves, mm'}
+            {looks ? `Room left, ${unit}. Tap one that looks tight.` : `Room left once it moves, ${unit}`}
           </p>
           {looks && (
             <button
@@ -30,6 +33,7 @@ export function RoomLeft({ descent }: { descent: Descent }) {
       )}
       <Ladder
         holders={stop.holders}
+        units={units}
         seen={bundle.seen}
         {...(looks ? { onSeen: descent.cycleSeen } : {})}
         end={(holder) => {
@@ -52,8 +56,9 @@ export function RoomLeft({ descent }: { descent: Descent }) {
       />
       {stop.needs.length > 0 && looks && (
         <p className="pt-2 text-quiet">
-          Only guessed: {stop.needs.map((n) => `${shortName(n.name)} needs to let ${n.mm}`).join(', ')} before a hand
-          gets there.
+          Only guessed:{' '}
+          {stop.needs.map((n) => `${shortName(n.name)} needs to let ${lengthIn(n.mm, units).figure}`).join(', ')} before
+          a hand gets there.
         </p>
       )}
       {off.length > 0 && (

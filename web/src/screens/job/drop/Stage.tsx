@@ -1,5 +1,6 @@
 import { poseInWords, type JobState } from '@iron-cradle/core';
 import { useState } from 'react';
+import { useUnits } from '../../../app/units.ts';
 import { Hang } from '../../../drawings/hang/Hang.tsx';
 import type { Descent } from './useDescent.ts';
 
@@ -22,8 +23,9 @@ export function Stage({ descent, width, height, onLine }: StageProps) {
   const shown = ahead.stops[step];
   const later = step > 0 && shown ? { ...state, ...ahead.states[step] } : null;
   const ends = state.vehicle.ends;
+  const units = useUnits();
   if (state.out || ahead.stops.length < 2)
-    return <Hang state={state} stop={stop} ghost={ghost} width={width} height={height} onLine={onLine} />;
+    return <Hang state={state} stop={stop} ghost={ghost} width={width} height={height} onLine={onLine} units={units} />;
   return (
     <div className="flex h-full flex-col">
       <div className="min-h-0 flex-1">
@@ -34,17 +36,18 @@ export function Stage({ descent, width, height, onLine }: StageProps) {
           width={width}
           height={Math.max(80, height - FOOT)}
           onLine={onLine}
+          units={units}
         />
       </div>
       <label className="flex h-14 shrink-0 items-center gap-4 border-t border-rule px-6">
         <span className="w-48 shrink-0 text-quiet">
-          {later ? `if all is as likely: ${poseInWords(shown!.pose, ends)}` : 'now'}
+          {later ? `if all is as likely: ${poseInWords(shown!.pose, ends, units)}` : 'now'}
         </span>
         <input
           type="range"
           className="h-11 min-w-0 flex-1 accent-(--work)"
           aria-label="along the plan"
-          aria-valuetext={later ? poseInWords(shown!.pose, ends) : 'now'}
+          aria-valuetext={later ? poseInWords(shown!.pose, ends, units) : 'now'}
           min={0}
           max={ahead.stops.length - 1}
           value={step}

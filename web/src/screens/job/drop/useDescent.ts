@@ -1,6 +1,5 @@
 import {
   bindings,
-  handUnitNear,
   isLevel,
   localDrop,
   nextStop,
@@ -97,7 +96,6 @@ export function useDescent() {
     ...bundle,
     stopNumber: state.stops.length + 1,
     left: Math.max(0, ahead.stops.filter((s) => s.kind !== 'out').length - 1),
-    hand: isLevel(stop.pose) && stop.pose.f > 0 ? handUnitNear(stop.pose.f) : null,
     ghost: useMemo(() => ghostOf(ahead.stops, stop), [ahead, stop]),
     ahead,
     vapour: vapourFrom(state),

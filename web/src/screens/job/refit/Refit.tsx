@@ -2,7 +2,11 @@ import {
   bindings,
   heightInWords,
   holdersAt,
+  lengthIn,
+  lengthText,
   nextUp,
+  poseInWords,
+  samePose,
   shortName,
   splitKey,
   testStop,
@@ -11,6 +15,7 @@ import {
 } from '@iron-cradle/core';
 import { useEffect, useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
+import { useUnits } from '../../../app/units.ts';
 import { useHandsOff } from '../../../app/useHandsOff.ts';
 import { say } from '../../../app/voice.ts';
 import { screenChanged } from '../../../app/wetGlass.ts';
@@ -22,6 +27,7 @@ import { Band } from '../../../ui/Band.tsx';
 import { GateRail } from '../GateRail.tsx';
 import { OffSheet } from '../OffSheet.tsx';
 import { TakeBack } from '../TakeBack.tsx';
+import { PoseHead } from '../tank/PoseHead.tsx';
 import { TankLayout } from '../tank/TankLayout.tsx';
 import { TagSheet } from '../TagSheet.tsx';
 import { Photos } from '../Photos.tsx';
@@ -38,13 +44,14 @@ export default function Refit() {
   const [torque, setTorque] = useState<string | null>(null);
   const stop = useMemo(() => nextUp(state), [state]);
   const test = useMemo(() => testStop(state), [state]);
-  const mustRaise = state.pose.f > stop.pose.f || state.pose.r > stop.pose.r;
+  const units = useUnits();
+  const mustRaise = !samePose(state.pose, stop.pose);
+  const to = poseInWords(stop.pose, state.vehicle.ends, units);
   const item = mustRaise ? undefined : stop.items[0];
   const rest = stop.items.length === 0 && !mustRaise;
-  const gateDue = rest && !state.gates[4].passed && (stop.kind === 'test' || stop.kind === 'home');
-  const tested = state.findings.some((f) => f.what === 'test stop');
-  const testDue = rest && state.gates[4].passed !== null && !tested && state.pose.f === test && (test ?? 0) > 0;
-  const finished = rest && stop.kind === 'home' && !gateDue;
+  const gateDue = rest && stop.kind === 'test' && !state.gates[4].passed;
+  const testDue = rest && stop.kind === 'test' && !gateDue;
+  const finished = rest && stop.kind === 'home';
   const make = async (it: UpItem) => {
     const body = { key: it.key, ...(it.way ? { way: it.way } : {}) };
     if (splitKey(it.key).kind === 'line') await enter('made', body);
@@ -61,7 +68,7 @@ export default function Refit() {
   const words = item
     ? `${item.name}${item.tag ? ` ${item.tag}` : ''}: ${item.hint}.`
     : mustRaise
-      ? `Raise to ${heightInWords(stop.pose, state.vehicle.ends)}.`
+      ? `Raise to ${heightInWords(stop.pose, state.vehicle.ends, units)}.`
       : '';
   // A joint is confirmed by a hand on the screen, singly; a key on a headset only says it again.
   useHandsOff({ words, next: () => say(words) });
@@ -76,6 +83,9 @@ export default function Refit() {
     f: Math.min(state.vehicle.clear, state.pose.f + 10),
     r: Math.min(state.vehicle.clear, state.pose.r + 10),
   };
+  const step = lengthIn(10, units).figure;
+  /** It was put off until here: there is no later. */
+  const put = state.items.some((i) => i.key === item?.key && i.state === 'deferred');
   const vapour = vapourFrom(state);
   const holders = holdersAt(bindings(state), state.pose, state.vehicle.length);
   const word = stop.kind === 'test' ? 'Test stop' : stop.kind === 'home' ? 'Home' : 'On the way up';
@@ -95,6 +105,7 @@ export default function Refit() {
             state={state}
             stop={{ pose: state.pose, holders, actions: [] }}
             ghost={mustRaise ? stop.pose : null}
+            units={units}
             {...size}
           />
         )}
@@ -108,12 +119,11 @@ export default function Refit() {
               <div className="border-b-2 border-ink pb-2" aria-live="polite">
                 <p className="flex justify-between gap-3 text-quiet">
                   <span>{word}</span>
-                  {test !== null && !state.gates[4].passed && test > 0 && <span>test stop at {test}</span>}
+                  {test !== null && Math.max(test.f, test.r) > 0 && (
+                    <span>test stop at {poseInWords(test, state.vehicle.ends, units)}</span>
+                  )}
                 </p>
-                <h1 className="reading text-64 font-semibold leading-none" data-height={stop.pose.f}>
-                  {stop.pose.f}
-                  <span className="narrow pl-2 text-24"> mm</span>
-                </h1>
+                <PoseHead state={state} pose={stop.pose} />
               </div>
               {!state.out && (
                 <p className="py-3 text-quiet">The tank has not been down yet. Its way up begins on the bench.</p>
@@ -127,7 +137,7 @@ export default function Refit() {
               )}
               {stop.lostNext && !finished && (
                 <p className="py-2 text-quiet">
-                  Lost from reach next: {shortName(stop.lostNext.name)}, above {stop.lostNext.by} mm.
+                  Lost from reach next: {shortName(stop.lostNext.name)}, above {lengthText(stop.lostNext.by, units)}.
                 </p>
               )}
             </div>
@@ -147,8 +157,8 @@ export default function Refit() {
                   {item.by !== null && (
                     <span className="text-quiet">
                       {item.sure
-                        ? `Higher than ${item.by} no hand gets there.`
-                        : `Only guessed: reach it here, or go 10 lower and try again.`}
+                        ? `Higher than ${lengthText(item.by, units)} no hand gets there.`
+                        : `Only guessed: reach it here, or go ${step} lower and try again.`}
                     </span>
                   )}
                 </p>
@@ -157,7 +167,7 @@ export default function Refit() {
                 <button
                   type="button"
                   className="btn"
-                  disabled={!item}
+                  disabled={!item || put}
                   onClick={() => item && void enter('deferred', { key: item.key, until: 'the tank is home' })}
                 >
                   Can’t yet
@@ -169,7 +179,7 @@ export default function Refit() {
                   disabled={!state.out}
                   onClick={() => void enter('moved', { to: lower, why: 'lowered' })}
                 >
-                  10 lower
+                  {step} lower
                 </button>
                 <button type="button" className="btn" onClick={() => setOff(true)}>
                   <span className="reading">
@@ -185,7 +195,7 @@ export default function Refit() {
                     ? 'Prove it'
                     : item
                       ? `${item.tag ? `${item.tag} ` : ''}${shortName(item.name)} is home`
-                      : `Raise to ${stop.pose.f}`}
+                      : `Raise to ${to}`}
               </Strap>
               <div className="mid:hidden">
                 <TakeBack />

@@ -1,4 +1,5 @@
-import { shortName, type JobState, type UpItem } from '@iron-cradle/core';
+import { lengthIn, shortName, type JobState, type UpItem } from '@iron-cradle/core';
+import { useUnits } from '../../../app/units.ts';
 import { Glyph, type GlyphName } from '../../../look/glyphs.tsx';
 import { Paint } from '../../../look/Shapes.tsx';
 import { Tag } from '../../../look/Tag.tsx';
@@ -13,6 +14,7 @@ interface UpListProps {
 
 /** What is made at this stop, the first to be lost from reach first. */
 export function UpList({ items, state, here, onTag }: UpListProps) {
+  const units = useUnits();
   return (
     <ol className="ruled" aria-label="to make here">
       {items.map((item, i) => {
@@ -37,7 +39,7 @@ export function UpList({ items, state, here, onTag }: UpListProps) {
                 <span className="block leading-tight text-quiet">{item.hint}</span>
               </span>
               <span className={`shrink-0 text-right text-16 ${item.lastChance ? 'font-bold' : ''}`}>
-                {item.lastChance ? 'last chance here' : item.by !== null ? `by ${item.by}` : ''}
+                {item.lastChance ? 'last chance here' : item.by !== null ? `by ${lengthIn(item.by, units).figure}` : ''}
               </span>
             </button>
           </li>

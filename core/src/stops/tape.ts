@@ -1,0 +1,35 @@
+import { InputError } from '../errors/index.ts';
+import type { JobState, Pose } from '../job/types.ts';
+
+/** The answer under which what a tape would read at home is kept, by end. */
+export const tapeQuestion = (end: keyof Pose): string => `tape ${end}`;
+
+/** No tape under a car reads less or more, mm. Common practice, no source. */
+const LEAST = 50;
+const MOST = 3000;
+
+/**
+ * What the tape will read at home, from what it reads now: kept in the log, so that any height can be read off a tape.
+ *
+ * @param reading mm from the floor, or the foot of the jack, up to the tank at that end
+ * @throws InputError for what no tape under a car reads
+ * @example tapeAtHome({ pose: { f: 40, r: 40 } }, 'f', 612) // 652
+ */
+export function tapeAtHome({ pose }: Pick<JobState, 'pose'>, end: keyof Pose, reading: number): number {
+  if (!(reading >= LEAST && reading <= MOST))
+    throw new InputError('tape', String(reading), `${LEAST} to ${MOST} mm from the floor up to the tank`);
+  return Math.round(reading) + pose[end];
+}
+
+/**
+ * What the tape reads at each end in a pose, mm; null where it was never read.
+ *
+ * @example tapeAt({ answers: { 'tape f': '652' } }, { f: 40, r: 40 }) // { f: 612, r: null }
+ */
+export function tapeAt({ answers }: Pick<JobState, 'answers'>, pose: Pose): { f: number | null; r: number | null } {
+  const read = (end: keyof Pose) => {
+    const home = Number(answers[tapeQuestion(end)] ?? NaN);
+    return Number.isFinite(home) && home > pose[end] ? home - pose[end] : null;
+  };
+  return { f: read('f'), r: read('r') };
+}

@@ -1,0 +1,61 @@
+import { handUnitNear, isLevel, lengthIn, tapeAt, type JobState, type Pose } from '@iron-cradle/core';
+import { useState } from 'react';
+import { useUnits } from '../../../app/units.ts';
+import { TapeSheet } from './TapeSheet.tsx';
+
+/** Where the tank hangs: one height, or one for each end, in the person’s units, the hand’s, and as a tape reads it. */
+export function PoseHead({ state, pose, children }: { state: JobState; pose: Pose; children?: React.ReactNode }) {
+  const [reading, setReading] = useState(false);
+  const units = useUnits();
+  const { ends } = state.vehicle;
+  const hand = isLevel(pose) && pose.f > 0 ? handUnitNear(pose.f) : null;
+  return (
+    <div className="flex items-end justify-between gap-3">
+      <Height pose={pose} ends={ends} />
+      <p className="grid justify-items-end pb-1 text-right leading-tight text-quiet">
+        {isLevel(pose) && <span>{lengthIn(pose.f, units).beside}</span>}
+        <span>{hand}</span>
+        <button type="button" className="link min-h-8 text-16" data-action="tape" onClick={() => setReading(true)}>
+          {floorWords(state, pose, units)}
+        </button>
+        {children}
+      </p>
+      <TapeSheet open={reading} onClose={() => setReading(false)} />
+    </div>
+  );
+}
+
+/** “floor 612 mm”, or one figure for each end. */
+function floorWords(state: JobState, pose: Pose, units: Parameters<typeof lengthIn>[1]): string {
+  const { f, r } = tapeAt(state, pose);
+  const [first, second] = state.vehicle.ends;
+  const one = (mm: number) => lengthIn(mm, units).figure;
+  const { unit } = lengthIn(0, units);
+  if (f === null && r === null) return 'read the tape';
+  if (f !== null && (f === r || r === null)) return `floor ${r === null ? `${first} ` : ''}${one(f)} ${unit}`;
+  if (f === null) return `floor ${second} ${one(r!)} ${unit}`;
+  return `floor ${first} ${one(f)}, ${second} ${one(r!)} ${unit}`;
+}
+
+function Height({ pose, ends }: { pose: Pose; ends: readonly [string, string] }) {
+  const units = useUnits();
+  const { unit } = lengthIn(0, units);
+  if (isLevel(pose))
+    return (
+      <h1 className="reading text-64 font-semibold leading-none [font-stretch:100%]" data-height={pose.f}>
+        {lengthIn(pose.f, units).figure}
+        <span className="narrow pl-2 text-24"> {unit}</span>
+      </h1>
+    );
+  return (
+    <h1 className="flex gap-5 leading-none" data-height={`${pose.f}/${pose.r}`}>
+      {([pose.f, pose.r] as const).map((mm, i) => (
+        <span key={ends[i]} className="grid">
+          <span className="text-16 font-normal text-quiet">{ends[i]}</span>
+          <span className="reading text-48 font-semibold [font-stretch:100%]">{lengthIn(mm, units).figure}</span>
+        </span>
+      ))}
+      <span className="narrow self-end text-24">{unit}</span>
+    </h1>
+  );
+}

@@ -1,5 +1,6 @@
 import { nameOf, shortName } from './names.ts';
 import { poseInWords } from '../stops/poseWords.ts';
+import { TAPE } from '../stops/tape.ts';
 import type { Entry, JobState, Pose } from './types.ts';
 
 /** What an entry says, in a few words: for “take back”, for the log, for the record. */
@@ -18,7 +19,9 @@ export function entryInWords(state: JobState, entry: Entry): string {
     case 'fuelWitness':
       return `witness: ${entry.body.witness}`;
     case 'answer':
-      return `${entry.body.question} chosen`;
+      return entry.body.question.startsWith(TAPE)
+        ? `tape read, ${state.vehicle.ends[entry.body.question.endsWith('f') ? 0 : 1]} end`
+        : `${entry.body.question} chosen`;
     case 'approval':
       return `owner: ${entry.body.answer}`;
     case 'gateItem':

@@ -24,10 +24,10 @@ interface Window {
 }
 
 /**
- * Where the key is turned on the way up: nowhere any more; where all top joints are seen and reached at once; or, where no
- * pose shows them all, anywhere once everything live is made.
+ * Where the key is turned on the way up: nowhere any more; where all top joints are seen and reached at once, certainly or
+ * as likely; or, where no pose shows them all, anywhere once everything live is made.
  */
-export type KeyOn = 'done' | 'seen' | 'made';
+export type KeyOn = 'done' | 'surely seen' | 'likely seen' | 'made';
 
 /**
  * The way up as a question for the exact search, read backwards: from home, with everything made, down to where the tank
@@ -92,7 +92,7 @@ export function ascentModel(state: TankState, view: UpView, keyOn: KeyOn = 'done
     put(key, thing.x, windows);
     if (thing.blocksAt) limits.push({ x: thing.x, at: room(thing.blocksAt), freedBy: [key] });
   }
-  if (keyOn !== 'done') things.push(testThing(keyOn === 'seen' ? testPlaces(state, view) : []));
+  if (keyOn !== 'done') things.push(testThing(keyOn === 'made' ? [] : testPlaces(state, keyOn)));
   const tilt = mostTilt(vehicle);
   return {
     length: vehicle.length,
@@ -139,8 +139,8 @@ function testThing([first, ...also]: readonly RouteReach[]): RouteThing {
 }
 
 /** All top joints; with none on top, home. */
-function testPlaces(state: TankState, view: UpView): RouteReach[] {
-  const reaches = testReaches(state, view === 'surest');
+function testPlaces(state: TankState, keyOn: KeyOn): RouteReach[] {
+  const reaches = testReaches(state, keyOn === 'surely seen');
   const home = [
     { x: 0, from: 0, to: 0 },
     { x: state.vehicle.length, from: 0, to: 0 },

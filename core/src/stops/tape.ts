@@ -1,8 +1,11 @@
 import { InputError } from '../errors/index.ts';
 import type { JobState, Pose } from '../job/types.ts';
 
-/** The answer under which what a tape would read at home is kept, by end. */
-export const tapeQuestion = (end: keyof Pose): string => `tape ${end}`;
+/** Answers that say what a tape would read at home begin so. */
+export const TAPE = 'tape ';
+
+/** The answer under which it is kept, by end. @example tapeQuestion('f') // 'tape f' */
+export const tapeQuestion = (end: keyof Pose): string => `${TAPE}${end}`;
 
 /** No tape under a car reads less or more, mm. Common practice, no source. */
 const LEAST = 50;

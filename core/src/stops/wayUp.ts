@@ -2,7 +2,7 @@ import type { Pose } from '../job/types.ts';
 import { splitKey } from '../job/names.ts';
 import { inReach, solve, Stopped, type Route, type RouteModel, type RouteStop } from '../route/index.ts';
 import { localDrop } from '../job/apply/tank.ts';
-import { ascentModel, TEST, type UpView } from './ascent.ts';
+import { ascentModel, TEST, type KeyOn, type UpView } from './ascent.ts';
 import { GRID } from './margins.ts';
 import { levelTest, tested } from './testStop.ts';
 import type { TankState } from './types.ts';
@@ -47,19 +47,28 @@ export function testStop(state: TankState): Pose | null {
   return stop?.pose ?? { f: level, r: level };
 }
 
+/** Tried in turn: hands that surely get there come before a joint that is surely seen. */
+const beforeTest: readonly (readonly [UpView, KeyOn])[] = [
+  ['surest', 'surely seen'],
+  ['surest', 'likely seen'],
+  ['typical', 'likely seen'],
+  ['surest', 'made'],
+  ['typical', 'made'],
+];
+const afterTest: typeof beforeTest = [
+  ['surest', 'done'],
+  ['typical', 'done'],
+];
+
 function search(state: TankState): WayUp | null {
-  const views = ['surest', 'typical'] as const;
-  const done = tested(state);
-  const tries = done
-    ? views.map((view) => [view, 'done'] as const)
-    : (['seen', 'made'] as const).flatMap((keyOn) => views.map((view) => [view, keyOn] as const));
-  for (const [view, keyOn] of tries) {
+  for (const [view, keyOn] of tested(state) ? afterTest : beforeTest) {
     const model = ascentModel(state, view, keyOn);
     try {
       const route = routeUp(model, PATIENCE);
       if (!route) continue;
       const stops = early(model, route.stops);
-      return { route: { ...route, stops: keyOn === 'made' ? testLow(model, stops) : stops }, model, view };
+      const surely = keyOn === 'done' || keyOn === 'surely seen';
+      return { route: { ...route, stops: surely ? stops : testLow(model, stops) }, model, view };
     } catch (error) {
       if (!(error instanceof Stopped)) throw error;
     }
@@ -122,23 +131,22 @@ function early(model: RouteModel, stops: readonly RouteStop[]): RouteStop[] {
 }
 
 /**
- * Where no pose shows all top joints, the key is turned as low as what is made at that stop lets: the lower, the more of
- * them can be seen.
+ * Where it is not certain that all top joints are seen, the key is turned as low as what is made at that stop lets: the
+ * lower, the more of them are seen.
  */
 function testLow(model: RouteModel, stops: readonly RouteStop[]): RouteStop[] {
   const at = stops.findIndex((s) => s.uses.some((u) => u.thing === TEST));
   const before = stops[at - 1];
   if (!before) return [...stops];
   const { length } = model;
-  const things = stops[at]!.uses.filter((u) => u.thing !== TEST);
   const made = new Set(stops.slice(0, at + 1).flatMap((s) => s.uses.map((u) => u.thing)));
   const fits = (pose: Pose) =>
     pose.f <= before.pose.f &&
     pose.r <= before.pose.r &&
-    things.every(({ thing, way }) => {
+    stops[at]!.uses.every(({ thing, way }) => {
       const { x, ways } = model.things.find((t) => t.id === thing)!;
-      const { from, to } = ways.find((w) => w.id === way)!;
-      return inReach(pose, x, from, to, length);
+      const { from, to, also = [] } = ways.find((w) => w.id === way)!;
+      return [{ x, from, to }, ...also].every((r) => inReach(pose, r.x, r.from, r.to, length));
     }) &&
     model.limits.every((l) => l.freedBy.some((id) => !made.has(id)) || localDrop(pose, l.x, length) <= l.at);
   let { pose } = stops[at]!;

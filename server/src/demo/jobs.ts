@@ -3,6 +3,7 @@ import {
   foldJob,
   nextStop,
   nextUp,
+  samePose,
   splitKey,
   type Bodies,
   type Entry,
@@ -83,14 +84,20 @@ class Story {
   up(): this {
     for (let i = 0; i < 60; i++) {
       const stop = nextUp(this.state);
-      if (this.state.pose.f !== stop.pose.f) this.log('moved', { to: stop.pose, why: 'raised' }, 2);
+      if (!samePose(this.state.pose, stop.pose)) this.log('moved', { to: stop.pose, why: 'raised' }, 2);
       for (const item of stop.items)
         this.log(
           splitKey(item.key).kind === 'line' ? 'made' : 'restored',
           { key: item.key, ...(item.way ? { way: item.way } : {}) },
           3,
         );
-      if (stop.kind === 'test') this.gate(4, { wiped: 'yes', battery: 'yes' });
+      if (stop.kind === 'test' && !this.state.gates[4].passed) this.gate(4, { wiped: 'yes', battery: 'yes' });
+      else if (stop.kind === 'test')
+        this.log(
+          'finding',
+          { what: 'test stop', where: 'top of the tank', verdict: 'good', note: 'gauge moves, joints dry' },
+          5,
+        );
       if (stop.kind === 'home') return this;
     }
     return this;

@@ -6,6 +6,9 @@ import { useMe, type Me } from '../net/queries.ts';
 /** The units in which the person signed in here reads lengths. */
 export const useUnits = (): UnitSystem => useMe().data?.person?.units ?? 'metric';
 
+/** The one unit of these that a short line shows. */
+export const useMainUnit = (): UnitSystem => (useUnits() === 'us' ? 'us' : 'metric');
+
 /** Chooses them, for this person on every device. */
 export function useChooseUnits() {
   const client = useQueryClient();

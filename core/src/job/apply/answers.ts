@@ -21,7 +21,7 @@ function reachFurther(vehicle: VehicleFile, wayId: string, mm: number): VehicleF
     ways.map((w) => (w.id === wayId ? { ...w, reachFrom: shift(w.reachFrom, -mm), reachTo: shift(w.reachTo, mm) } : w));
   return {
     ...vehicle,
-    connections: vehicle.connections.map((c) => ({ ...c, part: further(c.part) })),
+    connections: vehicle.connections.map((c) => ({ ...c, part: further(c.part), make: further(c.make) })),
     obstructions: vehicle.obstructions.map((o) => ({ ...o, clear: further(o.clear) })),
   };
 }

@@ -66,7 +66,7 @@ export function Hang({ state, stop, ghost, width, height, units, onLine }: HangP
         )}
         {at.ghost && (
           <text
-            x={tank.x + tank.width - 4}
+            x={tank.x + tank.width - 40}
             y={Math.max(at.y(at.ghost.r), at.y(stop.pose.r)) + tank.height + 18}
             textAnchor="end"
             fill="var(--quiet)"
@@ -195,9 +195,8 @@ function Label({ line }: { line: HangLayout['lines'][number] }) {
 }
 
 /** Both ends of a parted line: capped squares with the number painted on. */
-function Stub({ x, frameY, tankY, tag }: { x: number; frameY: number; tankY: number; tag: number | null }) {
+function Stub({ x, frameY, tankY, tag, low }: HangLayout['parted'][number]) {
   const number = tag === null ? '' : String(tag);
-  const low = Math.min(frameY + 30, (frameY + tankY) / 2);
   return (
     <g>
       <path d={`M${x} ${frameY}V${low - 8}`} stroke="var(--ink)" strokeWidth="3" />

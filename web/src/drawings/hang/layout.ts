@@ -50,7 +50,8 @@ export interface HangLayout {
   outline: (pose: Pose) => Px[];
   ghost: Pose | null;
   lines: HangLine[];
-  parted: { id: string; tag: number | null; x: number; frameY: number; tankY: number; name: string }[];
+  /** `low` is where its upper end hangs: neighbours that stand close hang at two heights, so that both numbers are read. */
+  parted: { id: string; tag: number | null; x: number; frameY: number; tankY: number; low: number; name: string }[];
   blocks: { id: string; name: string; x: number; y: number; loY: number; hiY: number }[];
   fuelY: { lo: number; hi: number } | null;
   /** px per mm across, and how many times the drop is enlarged. */
@@ -137,6 +138,7 @@ export function layoutHang({ state, stop, ghost, width, height, units }: HangInp
             x: tank.x + line.x * scale,
             frameY: frame.y + frame.height,
             tankY: y(localDrop(stop.pose, line.x, vehicle.length)),
+            low: 0,
             name: shortName(line.name),
           },
         ]
@@ -147,6 +149,7 @@ export function layoutHang({ state, stop, ghost, width, height, units }: HangInp
     tank,
   );
   parted.forEach((p, i) => (p.x = spacedX[i]!));
+  hangApart(parted);
   const blocks = stop.holders
     .filter((h) => h.key.startsWith('obstruction:'))
     .map((h) => {
@@ -212,6 +215,20 @@ function reachOf(line: Connection, y: (drop: number) => number, deepest: number)
         ? { top: y(best.reachFrom.lo), foot: foot(best.reachFrom.hi) }
         : null,
   };
+}
+
+/** Room a number needs beside its stub, px. */
+const NUMBER = 46;
+
+/** Stubs whose numbers would fall on one another hang in turns higher and lower, as far as the tank leaves room. */
+function hangApart(parted: HangLayout['parted']): void {
+  let [last, row] = [-Infinity, 0];
+  for (const p of [...parted].sort((a, b) => a.x - b.x)) {
+    row = p.x - last < NUMBER ? 1 - row : 0;
+    last = p.x;
+    const room = p.tankY - p.frameY;
+    p.low = p.frameY + (room > 110 ? 30 + row * 28 : Math.min(30, room / 2));
+  }
 }
 
 /** Ports that would fall on one another are moved apart along the tank. */

@@ -61,7 +61,7 @@ export function StopHead({ descent, onAhead, onSay }: StopHeadProps) {
       </p>
       <PoseHead state={state} pose={stop.pose}>
         {!samePose(planned.pose, stop.pose) && (
-          <button type="button" className="link min-h-8 text-16" onClick={descent.plain}>
+          <button type="button" className="link min-h-11 text-16" onClick={descent.plain}>
             plan says {poseInWords(planned.pose, state.vehicle.ends, units)}
           </button>
         )}

@@ -15,7 +15,7 @@ import {
 } from '@iron-cradle/core';
 import { useEffect, useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { useUnits } from '../../../app/units.ts';
+import { useMainUnit } from '../../../app/units.ts';
 import { useHandsOff } from '../../../app/useHandsOff.ts';
 import { say } from '../../../app/voice.ts';
 import { screenChanged } from '../../../app/wetGlass.ts';
@@ -44,7 +44,7 @@ export default function Refit() {
   const [torque, setTorque] = useState<string | null>(null);
   const stop = useMemo(() => nextUp(state), [state]);
   const test = useMemo(() => testStop(state), [state]);
-  const units = useUnits();
+  const units = useMainUnit();
   const mustRaise = !samePose(state.pose, stop.pose);
   const to = poseInWords(stop.pose, state.vehicle.ends, units);
   const item = mustRaise ? undefined : stop.items[0];
@@ -119,7 +119,7 @@ export default function Refit() {
               <div className="border-b-2 border-ink pb-2" aria-live="polite">
                 <p className="flex justify-between gap-3 text-quiet">
                   <span>{word}</span>
-                  {test !== null && Math.max(test.f, test.r) > 0 && (
+                  {test !== null && stop.kind !== 'test' && (
                     <span>test stop at {poseInWords(test, state.vehicle.ends, units)}</span>
                   )}
                 </p>

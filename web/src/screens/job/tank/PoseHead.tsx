@@ -10,12 +10,16 @@ export function PoseHead({ state, pose, children }: { state: JobState; pose: Pos
   const { ends } = state.vehicle;
   const hand = isLevel(pose) && pose.f > 0 ? handUnitNear(pose.f) : null;
   return (
-    <div className="flex items-end justify-between gap-3">
-      <Height pose={pose} ends={ends} />
-      <p className="grid justify-items-end pb-1 text-right leading-tight text-quiet">
-        {isLevel(pose) && <span>{lengthIn(pose.f, units).beside}</span>}
-        <span>{hand}</span>
-        <button type="button" className="link min-h-8 text-16" data-action="tape" onClick={() => setReading(true)}>
+    <div>
+      <div className="flex items-end justify-between gap-3">
+        <Height pose={pose} ends={ends} />
+        <p className="pb-1 text-right leading-tight text-quiet">
+          {isLevel(pose) && <span className="block">{lengthIn(pose.f, units).beside}</span>}
+          {hand}
+        </p>
+      </div>
+      <p className="flex flex-wrap justify-between gap-x-4">
+        <button type="button" className="link min-h-11 text-16" data-action="tape" onClick={() => setReading(true)}>
           {floorWords(state, pose, units)}
         </button>
         {children}
@@ -42,7 +46,10 @@ function Height({ pose, ends }: { pose: Pose; ends: readonly [string, string] })
   const { unit } = lengthIn(0, units);
   if (isLevel(pose))
     return (
-      <h1 className="reading text-64 font-semibold leading-none [font-stretch:100%]" data-height={pose.f}>
+      <h1
+        className="reading whitespace-nowrap text-64 font-semibold leading-none [font-stretch:100%]"
+        data-height={pose.f}
+      >
         {lengthIn(pose.f, units).figure}
         <span className="narrow pl-2 text-24"> {unit}</span>
       </h1>

@@ -51,6 +51,41 @@ describe('a vehicle file, written by a technician', () => {
       if ((await valueOf('Tools, with commas')) === 'pliers, pick') break;
       await undo.click();
     }
+    // What nobody can read is said, and is not kept under the figure before it.
+    await ines.type('Slack: pulls tight', 'a hand');
+    await ines.sees('can’t be read yet');
+    await ines.type('Slack: pulls tight', '45–60');
+    await ines.page.waitForFunction(() => !document.body.innerText.includes('can’t be read yet'));
+    for (let i = 0; i < 8 && (await valueOf('Slack: pulls tight')) !== slack; i++) await ines.tapText('Undo');
+    // Dragged along the tank in the drawing: one step, and one Undo puts it back.
+    const at = async () => Number(await valueOf('Along the tank'));
+    const was = await at();
+    const port = (await ines.page.waitForSelector('[data-line="vent"] rect[width="36"]'))!;
+    const box = (await port.boundingBox())!;
+    const [px, py] = [box.x + box.width / 2, box.y + box.height / 2];
+    await ines.page.mouse.move(px, py);
+    await ines.page.mouse.down();
+    await ines.page.mouse.move(px - 20, py, { steps: 4 });
+    await ines.page.mouse.move(px - 40, py, { steps: 4 });
+    await ines.page.mouse.up();
+    await ines.page.waitForFunction(
+      (old) =>
+        [...document.querySelectorAll<HTMLInputElement>('section input[type="number"]')].some(
+          (e) => Number(e.value) < Number(old) - 20,
+        ),
+      {},
+      was,
+    );
+    expect((await at()) % 5).toBe(0);
+    await ines.tapText('Undo');
+    await ines.page.waitForFunction(
+      (old) =>
+        [...document.querySelectorAll<HTMLInputElement>('section input[type="number"]')].some(
+          (e) => Number(e.value) === Number(old),
+        ),
+      {},
+      was,
+    );
     await ines.tap('[data-action="add-thing"]');
     await ines.type('Name', '');
     await ines.type('Name', 'tow wiring');

@@ -9,6 +9,8 @@ interface QuantityFieldProps {
   onRead: (value: Estimate | null) => void;
   /** It was emptied; what cannot be read is not empty. */
   onEmpty?: () => void;
+  /** What stands in it can't be read, or can again. */
+  onUnreadable?: (unreadable: boolean) => void;
   decimals?: number;
   hint?: string;
   /** What stands in it at first. */
@@ -25,6 +27,7 @@ export function QuantityField({
   unit,
   onRead,
   onEmpty,
+  onUnreadable,
   decimals = 1,
   hint,
   initial = '',
@@ -44,7 +47,9 @@ export function QuantityField({
   const change = (next: string) => {
     setText(next);
     if (next.trim() === '') onEmpty?.();
-    onRead(read(next).value);
+    const now = read(next);
+    onUnreadable?.(now.problem !== null);
+    onRead(now.value);
   };
   const { value, problem } = read(text);
   const show = (si: number) => writeQuantity(si, { dimension, unit, decimals });

@@ -6,6 +6,7 @@ import { HatchDefs, PaintPath } from '../../look/Shapes.tsx';
 import { TagShape } from '../../look/Tag.tsx';
 import { Axis, Blocks, Jack, Tapes } from './parts.tsx';
 import { layoutHang, type HangLayout } from './layout.ts';
+import { usePlacing, type OnPlace } from './usePlacing.ts';
 
 interface HangProps {
   state: JobState;
@@ -17,13 +18,16 @@ interface HangProps {
   units: UnitSystem;
   /** A line was tapped: its ledger key. */
   onLine?: (key: string) => void;
+  /** Lines and what is in the way may be dragged along the tank. */
+  onPlace?: OnPlace;
 }
 
 /** The side view: how the tank hangs, what holds it, how far it may go. Everything from vehicle file and log. */
-export function Hang({ state, stop, ghost, width, height, units, onLine }: HangProps) {
+export function Hang({ state, stop, ghost, width, height, units, onLine, onPlace }: HangProps) {
   const hatch = useId();
   const at = layoutHang({ state, stop, ghost, width, height, units });
   const { frame, tank } = at;
+  const placing = usePlacing(at, state.vehicle.length, onPlace);
   const outline = roundedPath(at.outline(stop.pose), 9);
   const [first, second] = state.vehicle.ends;
   const nextLine =
@@ -54,7 +58,7 @@ export function Hang({ state, stop, ghost, width, height, units, onLine }: HangP
         </text>
         <rect {...frame} fill="var(--sheet)" stroke="var(--ink)" strokeWidth="2.5" />
         <rect x={frame.x} y={frame.y} width={frame.width} height="9" fill={`url(#${hatch})`} />
-        <Blocks at={at} hatch={hatch} />
+        <Blocks at={at} hatch={hatch} placing={placing} />
         {at.ghost && (
           <path
             d={roundedPath(at.outline(at.ghost), 9)}
@@ -96,6 +100,7 @@ export function Hang({ state, stop, ghost, width, height, units, onLine }: HangP
             data-line={line.id}
             onClick={onLine && (() => onLine(`line:${line.id}`))}
             className={onLine ? 'cursor-pointer' : ''}
+            {...placing(`line:${line.id}`)}
           >
             <Reach line={line} hatch={hatch} />
             <path d={line.path} fill="none" stroke="transparent" strokeWidth="26" />

@@ -227,7 +227,7 @@ function hangApart(parted: HangLayout['parted']): void {
     row = p.x - last < NUMBER ? 1 - row : 0;
     last = p.x;
     const room = p.tankY - p.frameY;
-    p.low = p.frameY + (room > 110 ? 30 + row * 28 : Math.min(30, room / 2));
+    p.low = p.frameY + (room > 76 ? 30 + row * 24 : Math.min(30, room / 2));
   }
 }
 

@@ -1,5 +1,6 @@
 import { isLevel, lengthIn, type Pose, type UnitSystem } from '@iron-cradle/core';
 import type { HangLayout } from './layout.ts';
+import type { usePlacing } from './usePlacing.ts';
 
 /** The jack on the floor: padded head under the middle, ram, cylinder, foot on wheels. */
 export function Jack({ x, y, floor, head }: { x: number; y: number; floor: number; head: number }) {
@@ -19,12 +20,18 @@ export function Jack({ x, y, floor, head }: { x: number; y: number; floor: numbe
   );
 }
 
+interface BlocksProps {
+  at: HangLayout;
+  hatch: string;
+  placing: ReturnType<typeof usePlacing>;
+}
+
 /** What stands in the way under the tank, hatched where only guessed. */
-export function Blocks({ at, hatch }: { at: HangLayout; hatch: string }) {
+export function Blocks({ at, hatch, placing }: BlocksProps) {
   return (
     <g>
       {at.blocks.map((b) => (
-        <g key={b.id}>
+        <g key={b.id} data-block={b.id} {...placing(`obstruction:${b.id}`)}>
           {b.hiY > b.loY && (
             <rect x={b.x - 34} y={b.loY} width="68" height={b.hiY - b.loY} fill={`url(#${hatch})`} opacity="0.7" />
           )}
@@ -66,7 +73,7 @@ export function Axis({ at, pose, ends, units }: AxisProps) {
       {at.ticks.map((tick) => (
         <g key={tick.drop}>
           <path d={`M${at.axisX} ${tick.y}h10`} stroke="var(--ink)" strokeWidth="1.5" />
-          {[pose.f, pose.r].every((mm) => Math.abs(tick.y - at.y(mm)) > 14) && (
+          {[pose.f, pose.r].every((mm) => Math.abs(tick.y - at.y(mm)) > 17) && (
             <text x={at.axisX + 15} y={tick.y + 5} fill="var(--quiet)">
               {figure(tick.drop)}
             </text>

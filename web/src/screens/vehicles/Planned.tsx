@@ -1,6 +1,7 @@
 import { foldJob, nextStop, type JobState, type VehicleFile } from '@iron-cradle/core';
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
 import { useUnits } from '../../app/units.ts';
+import { placed } from './placed.ts';
 import { Hang } from '../../drawings/hang/Hang.tsx';
 import { MinutesBar } from '../../drawings/minutes/MinutesBar.tsx';
 import { useSize } from '../../ui/useSize.ts';
@@ -25,24 +26,32 @@ interface PlannedProps {
   whole: boolean;
   /** A line was tapped in the drawing: `line:` and its id. */
   onLine: (key: string) => void;
+  /** Something was dragged to another place along the tank, mm. */
+  onPlace: (key: string, x: number) => void;
 }
 
 /** The file as a tank that hangs, and what a plan makes of it while it is written. */
-export function Planned({ file, whole, onLine }: PlannedProps) {
+export function Planned({ file, whole, onLine, onPlace }: PlannedProps) {
+  const [dragged, setDragged] = useState<{ key: string; x: number } | null>(null);
   const state = useMemo(() => begun(file), [file]);
   const units = useUnits();
   const [box, size] = useSize<HTMLDivElement>();
-  const stop = useMemo(() => (whole ? nextStop(state) : null), [state, whole]);
+  const shown = useMemo(() => (dragged ? begun(placed(file, dragged.key, dragged.x)) : state), [dragged, file, state]);
+  const stop = useMemo(() => (whole ? nextStop(shown) : null), [shown, whole]);
   const { foresight, progress } = useForesight(state, [], whole);
   return (
     <div>
       <div ref={box} className="h-[27rem] overflow-hidden border-b border-rule">
         {stop && size.width > 0 && (
           <Hang
-            state={state}
-            stop={{ ...stop, pose: state.pose }}
+            state={shown}
+            stop={{ ...stop, pose: shown.pose }}
             ghost={null}
             onLine={onLine}
+            onPlace={(key, x, done) => {
+              setDragged(x === null || done ? null : { key, x });
+              if (x !== null && done) onPlace(key, x);
+            }}
             units={units}
             width={size.width}
             height={size.height}

@@ -1,5 +1,6 @@
 import { OPEN_REACH, type Dimension, type Range } from '@iron-cradle/core';
 import { QuantityField } from '../../ui/QuantityField.tsx';
+import { useUnread } from './unread.ts';
 
 interface RangeFieldProps {
   label: string;
@@ -25,8 +26,10 @@ export function RangeField({
   hint,
   onEmpty,
 }: RangeFieldProps) {
+  const tell = useUnread(label);
   return (
     <QuantityField
+      onUnreadable={tell}
       label={label}
       dimension={dimension}
       unit={unit}

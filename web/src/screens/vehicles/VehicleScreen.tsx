@@ -1,4 +1,4 @@
-import type { VehicleFile } from '@iron-cradle/core';
+import type { Connection, Obstruction, VehicleFile } from '@iron-cradle/core';
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useParams } from 'react-router';
@@ -13,6 +13,8 @@ import { Compare } from './Compare.tsx';
 import { LineForm, newLine } from './LineForm.tsx';
 import { Planned } from './Planned.tsx';
 import { newObstruction, ObstructionForm, SupportsForm } from './ThingForms.tsx';
+import { placed } from './placed.ts';
+import { UnreadContext, type Unread } from './unread.ts';
 import { TankForm } from './TankForm.tsx';
 import { useDraft } from './useDraft.ts';
 import { VariantsForm } from './VariantsForm.tsx';
@@ -52,7 +54,16 @@ function Editor({ given, others }: { given: VehicleFile; others: VehicleFile[] }
       setSaid({ good: false, text: `${(error as Error).message} What you typed is still here.` });
     }
   };
+  const [unread, setUnread] = useState<Unread>({});
+  const unreadable = Object.values(unread)[0];
   const go = (to: string) => (setPart(to), setSaid(null));
+  const add = (what: 'line' | 'thing') => {
+    const made = what === 'line' ? newLine(file) : newObstruction(file);
+    change(
+      (f) => void (what === 'line' ? f.connections.push(made as Connection) : f.obstructions.push(made as Obstruction)),
+    );
+    go(`${what}:${made.id}`);
+  };
   const tabs: [string, string][] = [
     ['tank', 'The tank'],
     ...file.connections.map((c): [string, string] => [`line:${c.id}`, c.name]),
@@ -78,44 +89,38 @@ function Editor({ given, others }: { given: VehicleFile; others: VehicleFile[] }
               {name}
             </button>
           ))}
-          <button
-            type="button"
-            className="btn min-h-12 text-16"
-            data-action="add-line"
-            onClick={() => {
-              const line = newLine(file);
-              change((f) => void f.connections.push(line));
-              go(`line:${line.id}`);
-            }}
-          >
-            Another line
-          </button>
-          <button
-            type="button"
-            className="btn min-h-12 text-16"
-            data-action="add-thing"
-            onClick={() => {
-              const thing = newObstruction(file);
-              change((f) => void f.obstructions.push(thing));
-              go(`thing:${thing.id}`);
-            }}
-          >
-            Something in the way
-          </button>
+          {(['line', 'thing'] as const).map((what) => (
+            <button
+              key={what}
+              type="button"
+              className="btn min-h-12 text-16"
+              data-action={`add-${what}`}
+              onClick={() => add(what)}
+            >
+              {what === 'line' ? 'Another line' : 'Something in the way'}
+            </button>
+          ))}
         </nav>
         <section
           key={`${part}/${draft.turn}`}
           aria-label={tabs.find(([key]) => key === part)?.[1] ?? 'part'}
           className="min-w-0"
         >
-          {part === 'tank' && <TankForm draft={draft} />}
-          {part === 'supports' && <SupportsForm draft={draft} />}
-          {part === 'variants' && <VariantsForm draft={draft} />}
-          {part.startsWith('line:') && <LineForm draft={draft} id={rest} />}
-          {part.startsWith('thing:') && <ObstructionForm draft={draft} id={rest} />}
+          <UnreadContext.Provider value={setUnread}>
+            {part === 'tank' && <TankForm draft={draft} />}
+            {part === 'supports' && <SupportsForm draft={draft} />}
+            {part === 'variants' && <VariantsForm draft={draft} />}
+            {part.startsWith('line:') && <LineForm draft={draft} id={rest} />}
+            {part.startsWith('thing:') && <ObstructionForm draft={draft} id={rest} />}
+          </UnreadContext.Provider>
         </section>
         <aside className="min-w-0 wide:sticky wide:top-4 wide:self-start">
-          <Planned file={file} whole={problem === null} onLine={go} />
+          <Planned
+            file={file}
+            whole={problem === null}
+            onLine={go}
+            onPlace={(key, x) => draft.replace((f) => void Object.assign(f, placed(f, key, x)))}
+          />
           {problem && (
             <p className="flex gap-2 py-3 font-semibold text-halt" role="alert" data-problem={problem.field}>
               <Shape outcome="bad" size={24} />
@@ -131,7 +136,15 @@ function Editor({ given, others }: { given: VehicleFile; others: VehicleFile[] }
             <Strap
               data-action="keep"
               onClick={() => void keep()}
-              waitsFor={problem ? 'mend what is wrong first' : draft.dirty ? undefined : 'nothing was changed'}
+              waitsFor={
+                problem
+                  ? 'mend what is wrong first'
+                  : unreadable
+                    ? `“${unreadable}” can’t be read yet`
+                    : draft.dirty
+                      ? undefined
+                      : 'nothing was changed'
+              }
             >
               Keep it
             </Strap>

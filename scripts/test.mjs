@@ -12,6 +12,8 @@ try {
   const { ensureProgram } = await import('./lib/debian.mjs');
   ensureProgram('MariaDB', ['mariadbd'], ['mariadb-server-core', 'mariadb-client-core']);
   const chromium = ensureProgram('Chromium', ['chromium', 'chromium-browser'], ['chromium']);
+  // Puts a certificate among those a browser trusts, for the test of a paired phone.
+  const certutil = ensureProgram('certutil', ['certutil'], ['libnss3-tools']);
   const { ensureWeb } = await import('./lib/web.mjs');
   ensureWeb();
 
@@ -51,7 +53,12 @@ try {
   spawnSync(process.execPath, args, {
     cwd: root,
     stdio: ['ignore', 'inherit', 'inherit'],
-    env: { ...process.env, CHROMIUM: chromium, ...(screens ? { SCREENS: inRoot('docs', 'screenshots') } : {}) },
+    env: {
+      ...process.env,
+      CHROMIUM: chromium,
+      CERTUTIL: certutil,
+      ...(screens ? { SCREENS: inRoot('docs', 'screenshots') } : {}),
+    },
   });
   const result = JSON.parse(readFileSync(out, 'utf8'));
   passed += result.numPassedTests;

@@ -14,12 +14,14 @@ const ARGS = [
   '--disable-dev-shm-usage',
 ];
 
-export const launch = (userDataDir = profile()): Promise<Browser> =>
+/** `home` is where the browser looks for what its person trusts. */
+export const launch = (userDataDir = profile(), home?: string): Promise<Browser> =>
   puppeteer.launch({
     executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
     headless: true,
     userDataDir,
     args: ARGS,
+    ...(home ? { env: { ...process.env, HOME: home } } : {}),
   });
 
 export const phone = { width: 390, height: 844, isMobile: true, hasTouch: true } as const;

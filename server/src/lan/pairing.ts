@@ -31,18 +31,32 @@ export function pairingRoutes({ ca, httpPort, httpsPort }: Pairing): Router {
 
 function page(secure: string, svg: string, plain = ''): string {
   const steps = plain
-    ? `<div class="code" role="img" aria-label="code with the address ${plain}">${svg}</div>
-<p class="address">${plain}</p>
+    ? `<section class="code"><div role="img" aria-label="code with the address ${plain}">${svg}</div>
+<p>On the same network, scan this with the phone, or type</p><p class="address">${plain}</p></section>
 <ol>
-<li>On the same network, scan the code with the phone, or type the address.</li>
-<li><a class="btn" href="/pair/authority.crt">Take the shop’s certificate</a></li>
-<li>Trust it: open the file. Phones ask for it under security, “install a certificate, authority”; or as a profile, installed first and then switched on under “certificate trust settings”.</li>
-<li><a class="btn" href="${secure}">Go on to ${secure}</a> If the browser warns, the certificate is not trusted yet.</li>
+<li><h2>Take the shop’s certificate</h2><a class="strap" href="/pair/authority.crt">Take it</a></li>
+<li><h2>Trust it</h2><p>Open the file. Then it depends on the phone:</p>
+<p class="either">It offers to install a certificate: find “security” in the settings, install a certificate, of an authority.</p>
+<p class="either">It says a profile was loaded: install the profile in the settings, then find “certificate trust settings” and switch it on.</p></li>
+<li><h2>Go on under https</h2><a class="strap" href="${secure}">${secure}</a><p>If the browser warns, the certificate is not trusted yet.</p></li>
 </ol>
-<p>It was made on this machine for this shop alone, and its key never leaves it. Take it off a phone that leaves the shop.</p>
-<p>Without it everything can be done over plain http too, but: after a reload the page needs the server, the screen may go dark, there is no live camera, and two tabs on one device wait for one another.</p>`
+<p class="foot">It was made on this machine for this shop alone, and its key never leaves it. Take it off a phone that leaves the shop.</p>
+<p class="foot">Without it everything can be done over plain http too, but: after a reload the page needs the server, the screen may go dark, there is no live camera, and two tabs on one device wait for one another.</p>`
     : `<p>${secure}</p>`;
   return `<!doctype html><html lang="en"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width, initial-scale=1"><title>Pair a phone</title>
-<style>body{font:18px/1.4 sans-serif;max-width:40rem;margin:0 auto;padding:1.5rem;background:#e4e8e5;color:#141c1e}h1{font-size:2rem}.code svg{width:min(18rem,80vw);height:auto;background:#fff}.address{font-family:monospace;font-size:1.2rem;overflow-wrap:anywhere}li{margin:1rem 0}.btn{display:inline-block;padding:1rem 1.25rem;border:2px solid #141c1e;background:#f8f9f6;color:#0b4b63;font-weight:700}</style></head>
-<body><h1>Pair a phone</h1>${steps}</body></html>`;
+<style>${STYLE}</style></head>
+<body><header><h1>Pair a phone</h1></header><main>${steps}</main></body></html>`;
 }
+
+/** The page stands by itself, since nothing of the application may be loaded before it is trusted: its tokens by hand. */
+const STYLE = `:root{--ground:#e4e8e5;--sheet:#f8f9f6;--ink:#141c1e;--quiet:#4c575b;--rule:#bcc5c1;--work:#0b4b63;--on:#f8f9f6}
+@media(prefers-color-scheme:dark){:root{--ground:#0f1416;--sheet:#182023;--ink:#e8ece8;--quiet:#a3afb1;--rule:#323c40;--work:#6cbad6;--on:#0f1416}}
+*{box-sizing:border-box}body{margin:0;background:var(--ground);color:var(--ink);font:18px/1.4 "Archivo Variable",Archivo,"Arial Narrow",sans-serif}
+header{border-bottom:1px solid var(--rule);padding:1rem}h1{margin:0;font-size:2rem;line-height:1.1}h2{margin:0 0 .5rem;font-size:1.5rem;line-height:1.2}
+main{max-width:40rem;margin:0 auto;padding:1rem}.code{background:var(--sheet);border:1px solid var(--rule);border-radius:2px;padding:1rem;text-align:center}
+.code svg{display:block;width:min(16rem,70vw);height:auto;margin:0 auto 1rem;background:#fff}.code p{margin:0}.address{font-family:monospace;font-size:1.05rem;overflow-wrap:anywhere}
+ol{list-style:none;padding:0;margin:0;counter-reset:n}li{padding:1.25rem 0;border-bottom:1px solid var(--rule);counter-increment:n}li h2::before{content:counter(n) "  ";font-family:monospace}
+p{margin:.5rem 0}.either{border-left:4px solid var(--rule);padding-left:.75rem}.foot{color:var(--quiet)}
+.strap{position:relative;display:flex;align-items:center;justify-content:center;min-height:72px;padding:.5rem 2.75rem;background:var(--work);color:var(--on);font-size:1.1rem;font-weight:700;text-decoration:none;overflow-wrap:anywhere;text-align:center}
+.strap::before,.strap::after{content:"";position:absolute;top:calc(50% - 8px);width:16px;height:16px;border-radius:50%;background:var(--ground)}.strap::before{left:16px}.strap::after{right:16px}
+.strap:focus-visible{outline:3px solid var(--ink);outline-offset:3px}`;

@@ -105,6 +105,7 @@ function blank(entry: Extract<Entry, { kind: 'opened' }>): JobState {
     joints: [],
     fills: [],
     deviations: [],
+    cuts: [],
     waits: [],
     notes: [],
     addenda: [],

@@ -51,6 +51,12 @@ export function owed(state: JobState, shop: ShopKilograms = startingKilograms): 
     if (pull.inspected === null) owe(pull.key, `${nameOf(state, pull.key)} was pulled and is not inspected`);
     else if (pull.inspected === 'bad' && !state.replaced[pull.key])
       owe(pull.key, `${nameOf(state, pull.key)} was pulled, found bad and not replaced`);
+  for (const cut of state.cuts)
+    if (!state.replaced[cut.id])
+      owe(
+        cut.id,
+        `${cut.key ? nameOf(state, cut.key) : cut.what} was cut ${cut.where}: what went in for it is not entered`,
+      );
   if (wasLowered(state)) {
     for (const gate of [1, 2, 3, 4] as GateNumber[]) {
       if (state.gates[gate].passed) continue;

@@ -85,6 +85,12 @@ const bodies: Partial<Record<EntryKind, fc.Arbitrary<unknown>>> = {
     due: fc.constant('next'),
   }),
   replaced: fc.record({ key: keys, slack: drop }),
+  cut: fc.record({
+    what: fc.constantFrom('hose', 'pipe', 'clamp', 'body'),
+    where: fc.constant('at the neck'),
+    key: keys,
+    tried: fc.constant([] as string[]),
+  }),
   torque: fc.record({
     key: fc.constant('support:strap-1'),
     asWritten: fc.constant('40 N·m'),

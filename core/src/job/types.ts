@@ -39,6 +39,7 @@ export interface Bodies {
   takenOut: L.TakenOutBody;
   loosened: L.LoosenedBody;
   deferred: L.DeferredBody;
+  cut: L.CutBody;
   replaced: T.ReplacedBody;
   finding: L.FindingBody;
   made: L.MadeBody;
@@ -150,6 +151,15 @@ export interface Pull {
   words: string | null;
 }
 
+/** What was cut, and what had been tried before. */
+export interface Cut extends L.CutBody {
+  /** Under which it is owed until it is made good. */
+  id: string;
+  untried: string[];
+  by: string;
+  at: string;
+}
+
 export interface Extra {
   id: string;
   name: string;
@@ -211,6 +221,7 @@ export interface JobState {
   joints: Joint[];
   fills: { litres: number; by: string; at: string }[];
   deviations: (L.DeviationBody & { by: string })[];
+  cuts: Cut[];
   waits: {
     what: string;
     minutes: number | null;

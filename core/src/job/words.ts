@@ -72,7 +72,9 @@ export function entryInWords(state: JobState, entry: Entry): string {
     case 'deferred':
       return `${name(entry.body.key)} put off`;
     case 'replaced':
-      return `${name(entry.body.key)} replaced`;
+      return entry.body.key.startsWith('cut:') ? 'the cut made good' : `${name(entry.body.key)} replaced`;
+    case 'cut':
+      return `${entry.body.key ? name(entry.body.key) : entry.body.what} cut`;
     case 'finding':
       return entry.body.what;
     case 'torque':

@@ -94,6 +94,9 @@ export function apply(state: JobState, entry: Entry, margins: Margins): void {
     case 'loosened':
       ledger.putIn(state, entry);
       break;
+    case 'cut':
+      tank.cut(state, entry);
+      break;
     case 'deferred':
       ledger.setState(state, entry.body.key, 'deferred', entry.body.until);
       break;

@@ -2,6 +2,7 @@ import { commonPractice, measured } from '../../basis/index.ts';
 import type { Estimate } from '../../estimate/index.ts';
 import { FIST, gridNearest, NEARLY, type Margins } from '../../stops/margins.ts';
 import { estimateOf, type Connection } from '../../vehicle/index.ts';
+import { cutKey, untriedOf } from '../cuts.ts';
 import type { LookBody } from '../entries/shared.ts';
 import { clipOwner, keyOf, lineOf, nameOf, obstructionOf, splitKey } from '../names.ts';
 import type { Bodies, Entry, ItemKind, JobState, LedgerItem, Pose } from '../types.ts';
@@ -171,4 +172,13 @@ export function replaced(state: JobState, body: Bodies['replaced']): void {
   state.replaced[body.key] = body;
   if (line && body.slack !== undefined)
     state.slack[line.id] = { lo: body.slack, typ: body.slack, hi: body.slack, basis: commonPractice };
+}
+
+/** A cut hose or pipe is parted where it was cut; anything else that is cut parts nothing. */
+export function cut(state: JobState, entry: Of<'cut'>): void {
+  const { body, by, at } = entry;
+  state.cuts.push({ ...body, id: cutKey(entry.id), untried: untriedOf(body.what, body.tried), by, at });
+  const parts = body.what === 'hose' || body.what === 'pipe';
+  const line = parts && body.key ? lineOf(state.vehicle, splitKey(body.key).id) : undefined;
+  if (line && isOn(state, line.id)) takeOff(state, keyOf('line', line.id), undefined, body.tag, entry);
 }

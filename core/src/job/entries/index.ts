@@ -37,6 +37,7 @@ export const entryBodies: Record<EntryKind, ClassConstructor<object>> = {
   takenOut: ledger.TakenOutBody,
   loosened: ledger.LoosenedBody,
   deferred: ledger.DeferredBody,
+  cut: ledger.CutBody,
   replaced: tank.ReplacedBody,
   finding: ledger.FindingBody,
   made: ledger.MadeBody,

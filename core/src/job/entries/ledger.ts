@@ -1,3 +1,4 @@
+import { cutKinds, type CutKind } from '../cuts.ts';
 import { IsArray, IsIn, IsInt, IsNumber, IsOptional, IsString, Length, Max, MaxLength, Min } from './shared.ts';
 
 /** Something was put in that must come out again: a rag, a plug, a lamp. */
@@ -66,5 +67,16 @@ export class JointSeenBody {
   @IsIn(['dry', 'weeps', 'drips', 'hidden']) seen!: 'dry' | 'weeps' | 'drips' | 'hidden';
   /** Things done before the look: wiped dry, wet with fuel or pressure. */
   @IsArray() @IsIn(['wiped', 'wet'], { each: true }) checks!: ('wiped' | 'wet')[];
+  @IsOptional() @IsString() @MaxLength(300) words?: string;
+}
+
+/** Something was cut that can’t be made whole: what had been tried before. */
+export class CutBody {
+  @IsIn(cutKinds) what!: CutKind;
+  @IsString() @Length(1, 80) where!: string;
+  /** The line it belongs to, where there is one. */
+  @IsOptional() @IsString() @MaxLength(90) key?: string;
+  @IsOptional() @IsInt() @Min(1) tag?: number;
+  @IsArray() @IsString({ each: true }) @MaxLength(80, { each: true }) tried!: string[];
   @IsOptional() @IsString() @MaxLength(300) words?: string;
 }

@@ -1,6 +1,8 @@
 import { basisInWords, estimateOf, OPEN_REACH, rangeInWords, type Range, type Way } from '@iron-cradle/core';
+import { useState } from 'react';
 import { useJob } from '../../log/useJob.ts';
 import { Sheet } from '../../ui/Sheet.tsx';
+import { CutSheet } from './CutSheet.tsx';
 import { PhotoButton, Photos } from './Photos.tsx';
 
 /** What is known of a line or of something in the way: room, where it parts, clips, and where each figure comes from. */
@@ -51,6 +53,7 @@ const span = ({ lo, hi }: Range): string => (lo === hi ? String(lo) : `${lo}–$
 /** The same as a sheet of its own, for a line that was tapped in the drawing. */
 export function LineSheet({ about, onClose }: { about: string | null; onClose: () => void }) {
   const { state } = useJob();
+  const [cutting, setCutting] = useState(false);
   const name =
     state.vehicle.connections.find((c) => `line:${c.id}` === about)?.name ??
     state.vehicle.obstructions.find((o) => `obstruction:${o.id}` === about)?.name;
@@ -60,9 +63,15 @@ export function LineSheet({ about, onClose }: { about: string | null; onClose: (
         <>
           <LineFacts about={about} />
           <Photos about={about} />
-          <div className="pt-3">
+          <div className="grid gap-3 pt-3">
             <PhotoButton about={about} name={name ?? ''} words />
+            {!state.out && (
+              <button type="button" className="btn" data-action="must-cut" onClick={() => setCutting(true)}>
+                It has to be cut
+              </button>
+            )}
           </div>
+          <CutSheet about={about} open={cutting} onClose={() => setCutting(false)} />
         </>
       )}
     </Sheet>

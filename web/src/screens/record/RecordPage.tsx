@@ -40,6 +40,17 @@ export function RecordPage({ record }: { record: JobRecord }) {
           ))}
         </Part>
       )}
+      {state.cuts.length > 0 && (
+        <Part title="Cut, and what went in for it">
+          {state.cuts.map((c) => (
+            <p key={c.id}>
+              {c.key ? nameOf(state, c.key) : c.what} {c.where}
+              {c.words ? `: ${c.words}` : ''}. {state.replaced[c.id]?.words ?? 'Not made good.'}{' '}
+              {c.untried.length > 0 ? `Not tried before: ${c.untried.join(', ')}. ` : ''}({name(c.by)})
+            </p>
+          ))}
+        </Part>
+      )}
       <p className="border-b-2 border-ink py-5 text-20 leading-relaxed">{record.sentences.join(' ')}</p>
       <div className="grid gap-8 pt-6 mid:grid-cols-[19rem_minmax(0,1fr)]">
         <Well

@@ -1,7 +1,7 @@
 import type { Variant, VehicleFile } from '@iron-cradle/core';
 import { TextField } from '../../ui/TextField.tsx';
 import { freshId } from './fresh.ts';
-import { PickMany } from './PickMany.tsx';
+import { PickMany } from '../../ui/PickMany.tsx';
 import type { Draft } from './useDraft.ts';
 
 /** What differs between vehicles of this model, decided by one look in the call. */

@@ -3,7 +3,7 @@ import { Plus, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { Choice } from '../../ui/Choice.tsx';
 import { TextField } from '../../ui/TextField.tsx';
-import { PickMany } from './PickMany.tsx';
+import { PickMany } from '../../ui/PickMany.tsx';
 import { RangeField } from './RangeField.tsx';
 import { freshId } from './fresh.ts';
 

@@ -2,6 +2,7 @@ import { bindings, gridNearest, shortName } from '@iron-cradle/core';
 import { useState } from 'react';
 import { useJob } from '../../../log/useJob.ts';
 import { Sheet } from '../../../ui/Sheet.tsx';
+import { CutSheet } from '../CutSheet.tsx';
 import type { Descent } from './useDescent.ts';
 
 interface HoldsProps {
@@ -15,6 +16,7 @@ export function SomethingHolds({ open, onClose, descent }: HoldsProps) {
   const { state, enter } = useJob();
   const { stop } = descent;
   const [pulled, setPulled] = useState(false);
+  const [cutting, setCutting] = useState(false);
   const list = bindings(state);
   const from = state.pose.f;
   const to = stop.pose.f;
@@ -84,6 +86,10 @@ export function SomethingHolds({ open, onClose, descent }: HoldsProps) {
       >
         A line was pulled
       </button>
+      <button type="button" className="btn mt-3 w-full" data-action="must-cut" onClick={() => setCutting(true)}>
+        Something has to be cut
+      </button>
+      <CutSheet about={null} open={cutting} onClose={() => setCutting(false)} />
       {pulled && (
         <div className="pt-3">
           <p className="pb-2">

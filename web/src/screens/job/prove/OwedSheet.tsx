@@ -62,6 +62,24 @@ export function OwedSheet({ debt, onClose }: { debt: Debt | null; onClose: () =>
           </button>
         </div>
       )}
+      {debt.key.startsWith('cut:') && (
+        <div className="grid gap-3 pb-5">
+          <TextField
+            label="What went in for it: grade, length, size"
+            value={words}
+            onChange={(event) => setWords(event.target.value)}
+          />
+          <button
+            type="button"
+            className="btn"
+            data-action="made-good"
+            disabled={words.trim() === ''}
+            onClick={() => void enter('replaced', { key: debt.key, words: words.trim() }).then(onClose)}
+          >
+            {words.trim() === '' ? 'Say what went in' : 'It is made good'}
+          </button>
+        </div>
+      )}
       {debt.key === 'identity' || debt.key === 'fill' ? (
         <p className="pb-4 text-quiet">It stands on this page, further up.</p>
       ) : null}

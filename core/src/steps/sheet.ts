@@ -93,15 +93,19 @@ export function heightInWords(pose: Pose, ends: readonly [string, string], units
 /** The way up, everything that comes off on the way down to be made. */
 function upStops(state: JobState): SheetStop[] {
   const way = wayUp(state.out ? state : onTheFloor(state));
-  return (way?.route.stops ?? []).map((stop, n) => ({
+  const supports = state.vehicle.supports.map((s) => `${s.name} on its pad, started by hand; then evenly in rounds`);
+  return (way?.route.stops ?? []).map((stop, n, list) => ({
     n,
     pose: stop.pose,
     height: heightInWords(stop.pose, state.vehicle.ends),
-    steps: stop.uses.map((use) =>
-      use.thing === TEST
-        ? 'Test stop: key on, look at every top joint with a cold light'
-        : `${shortName(nameOf(state, use.thing))} home: push, pull, look`,
-    ),
+    steps: [
+      ...stop.uses.map((use) =>
+        use.thing === TEST
+          ? 'Test stop: key on, look at every top joint with a cold light'
+          : `${shortName(nameOf(state, use.thing))} home: push, pull, look`,
+      ),
+      ...(n === list.length - 1 ? supports : []),
+    ],
   }));
 }
 

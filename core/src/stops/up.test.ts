@@ -1,6 +1,6 @@
 import { judgeGate } from '../job/index.ts';
 import { r } from '../vehicle/testing.ts';
-import { nextUp, testStop } from './index.ts';
+import { nextUp, testStop, wayUp } from './index.ts';
 import { at, begin, line, vehicle } from './testing.ts';
 
 describe('up, worked by hand', () => {
@@ -144,5 +144,29 @@ describe('up, led by the search', () => {
     const job = floor([line('a', r(30, 40, 50), r(100, 110, 120)), line('b', r(200), r(20))]);
     expect(nextUp(job.state)).toMatchObject({ kind: 'up', pose: { f: 30, r: 30 } });
     expect(nextUp(job.state).items.find((i) => i.key === 'line:a')).toMatchObject({ sure: false });
+  });
+});
+
+describe('the way up ends at home', () => {
+  test('where the key is turned low, the tank still goes home afterwards, and only lines are made on the way', () => {
+    const shield = {
+      ...vehicle([]).obstructions[0]!,
+      id: 'shield',
+      name: 'shield',
+      x: 500,
+      blocksAt: r(30),
+      clear: [{ ...line('x', r(1), r(0)).part[0]!, id: 'off' }],
+      restore: [{ ...line('x', r(1), r(0)).make[0]!, id: 'on' }],
+    };
+    // a is reached from 70, its hose lets 120; b lets 20 and is reached at home: no pose shows both.
+    const file = { ...vehicle([line('a', r(120), r(70)), line('b', r(20), r(0))]), obstructions: [shield] };
+    const job = begin(file);
+    job.log('cleared', { key: 'obstruction:shield' });
+    job.log('stopDone', at(0, ['line:a', 'line:b']));
+    job.log('moved', { to: { f: 300, r: 300 }, why: 'out' });
+    const { stops } = wayUp(job.state)!.route;
+    expect(stops.map((s) => s.pose.f)).toEqual([300, 70, 20, 0]);
+    expect(stops[2]!.uses.map((u) => u.thing)).toEqual(['line:b', 'test']);
+    expect(stops[3]!.uses.map((u) => u.thing)).toEqual(['obstruction:shield']);
   });
 });

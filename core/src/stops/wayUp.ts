@@ -139,20 +139,27 @@ function testLow(model: RouteModel, stops: readonly RouteStop[]): RouteStop[] {
   const before = stops[at - 1];
   if (!before) return [...stops];
   const { length } = model;
-  const made = new Set(stops.slice(0, at + 1).flatMap((s) => s.uses.map((u) => u.thing)));
+  const { pose: high, uses } = stops[at]!;
+  // Home stays home: only lines are made lower than that.
+  const isLast = at === stops.length - 1;
+  const goes = uses.filter((u) => !isLast || u.thing === TEST || splitKey(u.thing).kind === 'line');
+  const stays = uses.filter((u) => !goes.includes(u));
+  const made = new Set([...stops.slice(0, at).flatMap((s) => s.uses), ...goes].map((u) => u.thing));
   const fits = (pose: Pose) =>
     pose.f <= before.pose.f &&
     pose.r <= before.pose.r &&
-    stops[at]!.uses.every(({ thing, way }) => {
+    goes.every(({ thing, way }) => {
       const { x, ways } = model.things.find((t) => t.id === thing)!;
       const { from, to, also = [] } = ways.find((w) => w.id === way)!;
       return [{ x, from, to }, ...also].every((r) => inReach(pose, r.x, r.from, r.to, length));
     }) &&
     model.limits.every((l) => l.freedBy.some((id) => !made.has(id)) || localDrop(pose, l.x, length) <= l.at);
-  let { pose } = stops[at]!;
+  let pose = high;
   const lower = (p: Pose): Pose => ({ f: p.f + GRID, r: p.r + GRID });
   while (fits(lower(pose))) pose = lower(pose);
-  return stops.map((s, i) => (i === at ? { ...s, pose } : s));
+  if (pose === high) return [...stops];
+  const home = isLast ? [{ pose: high, uses: stays }] : [];
+  return [...stops.slice(0, at), { pose, uses: goes }, ...home, ...stops.slice(at + 1)];
 }
 
 /** What is lost first goes first, the test last; what a thing is made after always before it. */

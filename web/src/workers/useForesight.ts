@@ -1,43 +1,14 @@
 import type { TankState } from '@iron-cradle/core';
 import type { Change, Foresight } from '@iron-cradle/core/foresight';
-import { useEffect, useState } from 'react';
-import type { ForesightAsk, ForesightTold } from './foresight.worker.ts';
-
-export interface Foreseen {
-  foresight: Foresight | null;
-  /** 0 to 1 while it looks, null when it does not. */
-  progress: number | null;
-  problem: string | null;
-  stop: () => void;
-}
-
-const nothing = { foresight: null, progress: null, problem: null };
+import type { ForesightAsk } from './foresight.worker.ts';
+import { useAnswer } from './useAnswer.ts';
 
 /** What lies ahead, with something changed or nothing, looked for in a worker that can be stopped. */
-export function useForesight(state: TankState, changes: Change[], wanted: boolean): Foreseen {
-  const [told, setTold] = useState<Omit<Foreseen, 'stop'>>(nothing);
-  const [halted, setHalted] = useState<string | null>(null);
-  const ask = JSON.stringify({ state: tankOf(state), changes } satisfies ForesightAsk);
-  useEffect(() => {
-    if (!wanted || halted === ask) return undefined;
-    const worker = new Worker(new URL('./foresight.worker.ts', import.meta.url), { type: 'module' });
-    worker.onmessage = ({ data }: MessageEvent<ForesightTold>) => {
-      if ('progress' in data) setTold((t) => ({ ...t, progress: data.progress }));
-      else if ('problem' in data) setTold({ ...nothing, problem: data.problem });
-      else setTold({ ...nothing, foresight: data.foresight });
-    };
-    worker.onerror = () => setTold({ ...nothing, problem: 'The search could not be started on this device.' });
-    setTold((t) => ({ ...t, problem: null, progress: 0 }));
-    worker.postMessage(JSON.parse(ask));
-    return () => worker.terminate();
-  }, [ask, wanted, halted]);
-  return {
-    ...told,
-    stop: () => {
-      setHalted(ask);
-      setTold((t) => ({ ...t, progress: null }));
-    },
-  };
+export function useForesight(state: TankState, changes: Change[], wanted: boolean) {
+  const ask: ForesightAsk = { state: tankOf(state), changes };
+  const start = () => new Worker(new URL('./foresight.worker.ts', import.meta.url), { type: 'module' });
+  const { answer, ...rest } = useAnswer<ForesightAsk, Foresight>(start, wanted ? JSON.stringify(ask) : null, () => ask);
+  return { foresight: answer, ...rest };
 }
 
 /** Only what the planner needs, so that little goes to the worker. */

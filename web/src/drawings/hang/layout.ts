@@ -98,7 +98,8 @@ export function layoutHang({ state, stop, ghost, width, height, units }: HangInp
     width: vehicle.length * scale,
     height: tankHeight,
   };
-  const tightest = stop.holders[0]?.key;
+  // On the way up nothing holds the tank: what is back on only must not be lowered again.
+  const tightest = state.out ? undefined : stop.holders[0]?.key;
   const on = vehicle.connections
     .filter((line) => isOn(state, line.id))
     .sort((a, b) => a.x - b.x || (a.id < b.id ? -1 : 1));

@@ -1,9 +1,10 @@
-import { planSheet } from '@iron-cradle/core';
+import type { JobState, PlanSheet } from '@iron-cradle/core';
 import { format } from 'date-fns';
-import { useMemo, useRef } from 'react';
+import { useRef } from 'react';
 import { useJob } from '../../log/useJob.ts';
 import { WithJob } from '../../log/WithJob.tsx';
 import { save } from '../../ui/save.ts';
+import { useAnswer } from '../../workers/useAnswer.ts';
 import { PlanSheetDrawing } from './PlanSheetDrawing.tsx';
 
 /** The plan for under a car without a device: printed, or as a file. */
@@ -17,9 +18,23 @@ export default function PlanSheetScreen() {
 
 function Page() {
   const { state, number } = useJob();
-  const sheet = useMemo(() => planSheet(state), [state]);
+  const newest = `${state.jobId}/${state.kept.at(-1)!.id}`;
+  const start = () => new Worker(new URL('../../workers/planSheet.worker.ts', import.meta.url), { type: 'module' });
+  const { answer: sheet, progress, problem, stop } = useAnswer<JobState, PlanSheet>(start, newest, () => state);
   const page = useRef<HTMLDivElement>(null);
   const name = `plan-${number ?? state.jobId}`;
+  if (!sheet)
+    return (
+      <main className="grid max-w-xl gap-4 p-6">
+        {problem && <p className="font-semibold text-halt">{problem}</p>}
+        <p role="status">{progress === null ? 'No plan was made.' : 'Looking for the way, down and up…'}</p>
+        {progress !== null && (
+          <button type="button" className="btn" onClick={stop}>
+            Stop looking
+          </button>
+        )}
+      </main>
+    );
   return (
     <main className="mx-auto max-w-4xl pb-10 print:pb-0">
       <div className="no-print grid gap-3 p-4 mid:grid-cols-3 mid:px-8">

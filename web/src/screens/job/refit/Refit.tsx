@@ -20,6 +20,7 @@ import { useHandsOff } from '../../../app/useHandsOff.ts';
 import { say } from '../../../app/voice.ts';
 import { screenChanged } from '../../../app/wetGlass.ts';
 import { useKeys } from '../../../app/keys.tsx';
+import { PaintedEnds } from '../../../drawings/ends/PaintedEnds.tsx';
 import { Hang } from '../../../drawings/hang/Hang.tsx';
 import { useJob } from '../../../log/useJob.ts';
 import { Strap } from '../../../look/Strap.tsx';
@@ -147,6 +148,9 @@ export default function Refit() {
           !gateDue &&
           !testDue && (
             <>
+              {item && splitKey(item.key).kind === 'line' && item.tag !== null && (
+                <PaintedEnds tag={item.tag} capped={state.items.some((i) => i.key === item.key && i.capped)} />
+              )}
               {item && <Photos about={item.key} most={2} />}
               {item && (
                 <p className="leading-tight mid:col-span-2 wide:col-span-1" aria-live="polite">

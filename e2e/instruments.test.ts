@@ -80,10 +80,10 @@ describe('readings become entries', () => {
       () => parseFloat((document.querySelector('[data-live=flowCounter] .reading') as HTMLElement).innerText) > 0.1,
     );
     await ines.tap('[data-take=flowCounter]');
-    const typed = await ines.page.$eval(
+    const litres = await ines.page.waitForSelector(
       '::-p-xpath(//*[@role="dialog"]//label[contains(., "Litres that went in")]/following::input[1])',
-      (e) => (e as unknown as HTMLInputElement).value,
     );
+    const typed = await litres!.evaluate((e) => (e as unknown as HTMLInputElement).value);
     expect(Number(typed)).toBeGreaterThan(0.1);
     await ines.tap(inDialog('Into can 1'));
     await ines.arrives(JOB, 'container', { number: 1, litres: Number(typed) });

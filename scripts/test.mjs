@@ -29,6 +29,7 @@ try {
     check('types', 'npx', ['tsc', '-p', 'tsconfig.json']);
     check('types of the core alone', 'npx', ['tsc', '-p', 'core/tsconfig.json']);
     check('types of the web', 'npx', ['tsc', '-p', 'web/tsconfig.json']);
+    check('types of its tests', 'npx', ['tsc', '-p', 'web/tsconfig.test.json']);
     check('lint', 'npx', ['eslint', '--cache', '--cache-location', inCradle('eslint'), '.']);
     check('format', 'npx', ['prettier', '--check', '--log-level', 'warn', '.']);
     check('borders', 'npx', [

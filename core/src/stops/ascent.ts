@@ -1,4 +1,4 @@
-import { isOn } from '../job/apply/tank.ts';
+import { isOn, localDrop } from '../job/apply/tank.ts';
 import { madeBeforeKeyOn } from '../job/keyOn.ts';
 import { keyOf } from '../job/names.ts';
 import type { RouteModel, RouteReach, RouteThing, RouteWay } from '../route/index.ts';
@@ -73,7 +73,9 @@ export function ascentModel(state: TankState, view: UpView, keyOn: KeyOn = 'done
     if (!isOpen && !isOn(state, line.id)) continue;
     const lets = state.slack[line.id]!;
     const { windows, room } = windowsOf(isOpen ? same(key, line.make) : [], lets, view);
-    const loose = room(lets);
+    // What is on hangs here: so far it lets the tank for certain.
+    const least = isOpen ? 0 : Math.ceil(localDrop(state.pose, line.x, vehicle.length));
+    const loose = Math.max(least, room(lets));
     // With its clip back on, the line lets no more than it did with it.
     const held = clips.length > 0 ? room(estimateOf(vehicle, line.slack)) : loose;
     limits.push({ x: line.x, at: loose, freedBy: isOpen ? [key] : [] });

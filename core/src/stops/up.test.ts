@@ -125,6 +125,22 @@ describe('up, led by the search', () => {
     expect(nextUp(job.state)).toMatchObject({ pose: { f: 55, r: 55 }, items: [{ key: 'line:a', sure: false }] });
   });
 
+  test('what was made where it only was likely to reach does not change how sure the rest is', () => {
+    // a: sure nowhere (hand from 60, hose lets 30 to 80): as likely, at 45. b: sure from 30 on, hose lets 40.
+    const job = floor([
+      line('a', r(30, 60, 80), r(30, 45, 60)),
+      line('b', r(40), r(30), { kind: 'filler', side: 'rear' }),
+    ]);
+    expect(nextUp(job.state)).toMatchObject({ pose: { f: 45, r: 45 }, items: [{ key: 'line:a' }] });
+    job.log('moved', { to: { f: 45, r: 45 }, why: 'raised' });
+    job.log('made', { key: 'line:a' });
+    expect(wayUp(job.state)!.view).toBe('surest');
+    for (const item of ['wiped', 'battery']) job.log('gateItem', { gate: 4, item, answer: 'yes' });
+    job.log('gate', { gate: 4 });
+    job.log('finding', { what: 'test stop', where: 'top of the tank', verdict: 'good', note: 'joints dry' });
+    expect(nextUp(job.state)).toMatchObject({ pose: { f: 30, r: 30 }, items: [{ key: 'line:b', sure: true }] });
+  });
+
   test('no key is turned while a fuel line is open, wherever it sits', () => {
     const job = floor([line('b', r(200), r(50)), line('feed', r(40), r(0), { kind: 'feed', side: 'front' })]);
     job.log('moved', { to: { f: 50, r: 50 }, why: 'raised' });

@@ -10,7 +10,7 @@ import { RangeField } from './RangeField.tsx';
 import { Select } from './Select.tsx';
 import { newWay, WaysForm } from './WaysForm.tsx';
 
-const sides = ['top', 'front', 'rear', 'left', 'right'];
+const sides = ['top', 'bottom', 'front', 'rear', 'left', 'right', 'outside'];
 
 export const newLine = (file: VehicleFile): Connection => {
   const id = freshId(
@@ -65,8 +65,8 @@ export function LineForm({ draft, id }: { draft: Draft; id: string }) {
         />
         <Select
           label="On its"
-          value={sides.includes(line.side) ? line.side : 'top'}
-          options={sides}
+          value={line.side}
+          options={sides.includes(line.side) ? sides : [...sides, line.side]}
           onChoose={(side) => set((l) => void (l.side = side))}
         />
       </div>

@@ -11,6 +11,7 @@ import {
   splitKey,
   testStop,
   vapourFrom,
+  wasLowered,
   type UpItem,
 } from '@iron-cradle/core';
 import { useEffect, useMemo, useState } from 'react';
@@ -50,8 +51,10 @@ export default function Refit() {
   const to = poseInWords(stop.pose, state.vehicle.ends, units);
   const item = mustRaise ? undefined : stop.items[0];
   const rest = stop.items.length === 0 && !mustRaise;
-  const gateDue = rest && stop.kind === 'test' && !state.gates[4].passed;
-  const testDue = rest && stop.kind === 'test' && !gateDue;
+  /** Lowered at all: a tank that was let down part-way comes up the same way. */
+  const begun = wasLowered(state);
+  const gateDue = begun && rest && stop.kind === 'test' && !state.gates[4].passed;
+  const testDue = begun && rest && stop.kind === 'test' && !gateDue;
   const finished = rest && stop.kind === 'home';
   const make = async (it: UpItem) => {
     const body = { key: it.key, ...(it.way ? { way: it.way } : {}) };
@@ -61,7 +64,7 @@ export default function Refit() {
   };
   const raise = () => enter('moved', { to: stop.pose, why: 'raised' });
   const go = () => {
-    if (!state.out) return void navigate(`/jobs/${jobId}/drop`);
+    if (!begun) return void navigate(`/jobs/${jobId}/drop`);
     if (finished) return void navigate(`/jobs/${jobId}/prove`);
     if (item) return void make(item);
     if (mustRaise) void raise();
@@ -126,7 +129,7 @@ export default function Refit() {
                 </p>
                 <PoseHead state={state} pose={stop.pose} />
               </div>
-              {!state.out && (
+              {!begun && (
                 <p className="py-3 text-quiet">The tank has not been down yet. Its way up begins on the bench.</p>
               )}
               {finished ? (
@@ -180,7 +183,7 @@ export default function Refit() {
                   type="button"
                   className="btn"
                   data-action="lower"
-                  disabled={!state.out}
+                  disabled={!begun}
                   onClick={() => void enter('moved', { to: lower, why: 'lowered' })}
                 >
                   {step} lower
@@ -193,7 +196,7 @@ export default function Refit() {
                 </button>
               </div>
               <Strap data-action="up" onClick={go}>
-                {!state.out
+                {!begun
                   ? 'Go to the way down'
                   : finished
                     ? 'Prove it'

@@ -1,0 +1,90 @@
+import { archetypes, keyOf, shortName, splitKey, type VehicleFile } from '@iron-cradle/core';
+import { screen, waitFor } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { atJob, logOf } from '../../../testing/atJob.tsx';
+import Refit from './Refit.tsx';
+
+/** Everything off, the tank on the floor of the well. */
+const floor = (vehicle: VehicleFile) =>
+  logOf(
+    [
+      ...vehicle.connections.map((c, i) => ({
+        kind: 'cleared' as const,
+        body: { key: keyOf('line', c.id), tag: i + 1, way: c.part[0]!.id },
+      })),
+      ...vehicle.supports.map((s, i) => ({
+        kind: 'cleared' as const,
+        body: { key: keyOf('support', s.id), tag: i + 40 },
+      })),
+      { kind: 'moved' as const, body: { to: { f: vehicle.clear, r: vehicle.clear }, why: 'out' } },
+    ],
+    vehicle,
+  );
+const crosswise = archetypes.find((a) => a.id === 'archetype-crosswise')!;
+const up = () => document.querySelector<HTMLButtonElement>('[data-action=up]');
+
+describe('the way up on the screen', () => {
+  test('raises, then each joint singly, up to gate 4 with everything live made', async () => {
+    const user = userEvent.setup();
+    const job = atJob(<Refit />, floor(crosswise));
+    expect(up()!.textContent).toMatch(/^Raise to 60 mm/);
+    for (let i = 0; i < 30 && up(); i++) await user.click(up()!);
+    const made = job.log.filter((e) => e.kind === 'made').map((e) => (e.kind === 'made' ? e.body.key : ''));
+    // One entry a joint, never two in one.
+    expect(new Set(made).size).toBe(made.length);
+    const live = crosswise.connections.filter((c) => c.kind !== 'filler' && c.kind !== 'breather');
+    expect(made.sort()).toEqual(live.map((c) => keyOf('line', c.id)).sort());
+    expect(job.state().pose).toEqual({ f: 60, r: 60 });
+    await waitFor(() => expect(screen.getByText(/Gate 4/)).toBeTruthy());
+  });
+
+  test('what is put off goes to the end, and the next one is offered', async () => {
+    const user = userEvent.setup();
+    const job = atJob(<Refit />, floor(crosswise));
+    await user.click(up()!);
+    const first = up()!.textContent;
+    await user.click(screen.getByRole('button', { name: 'Can’t yet' }));
+    expect(job.log.at(-1)!.kind).toBe('deferred');
+    expect(up()!.textContent).not.toBe(first);
+  });
+
+  test('its number on both ends, by when it is lost, and in whose units', async () => {
+    const user = userEvent.setup();
+    atJob(<Refit />, floor(crosswise), 'us');
+    await user.click(up()!);
+    const item = crosswise.connections.find((c) => up()!.textContent!.includes(shortName(c.name)));
+    expect(item).toBeTruthy();
+    expect(screen.getByRole('img', { name: /on both ends, marks in line/ })).toBeTruthy();
+    // 60 mm is 2 3/8 in to the nearest sixteenth (25.4 mm to the inch).
+    expect(document.querySelector('[data-height="60"]')!.textContent).toMatch(/2 3\/8\s*in/);
+  });
+
+  test('ten lower is one entry, and is no pull while nothing is on', async () => {
+    const user = userEvent.setup();
+    const job = atJob(<Refit />, floor(crosswise));
+    await user.click(up()!);
+    await user.click(document.querySelector('[data-action=lower]')!);
+    expect(job.state()).toMatchObject({ pose: { f: 70, r: 70 }, pulls: [] });
+  });
+
+  test('before the tank was down its way up has not begun', () => {
+    atJob(<Refit />, logOf([]));
+    expect(screen.getByText(/has not been down yet/)).toBeTruthy();
+    expect(up()!.textContent).toMatch(/way down/);
+  });
+
+  test('a tag of the list opens what is known of it', async () => {
+    const user = userEvent.setup();
+    atJob(<Refit />, floor(crosswise));
+    const list = screen.getByRole('list', { name: 'to make here' });
+    await user.click(list.querySelector('button')!);
+    expect(await screen.findByRole('dialog')).toBeTruthy();
+    expect(screen.getByText(/Came off at/)).toBeTruthy();
+  });
+});
+
+test('every key of the ledger has a kind the screen knows', () => {
+  for (const vehicle of archetypes)
+    for (const entry of floor(vehicle))
+      if (entry.kind === 'cleared') expect(['line', 'support']).toContain(splitKey(entry.body.key).kind);
+});

@@ -1,0 +1,70 @@
+import {
+  archetypes,
+  foldJob,
+  type Bodies,
+  type Entry,
+  type EntryKind,
+  type JobState,
+  type UnitSystem,
+} from '@iron-cradle/core';
+import { logWriter } from '@iron-cradle/core/rehearsal';
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { render, type RenderResult } from '@testing-library/react';
+import { useMemo, useState, type ReactElement, type ReactNode } from 'react';
+import { MemoryRouter } from 'react-router';
+import { JobContextOf, type Enter } from '../log/useJob.ts';
+
+const ines = { id: 'ines', name: 'Ines', role: 'technician' as const };
+
+/** What a screen of a job did while it was tried: the log, and the state it made. */
+export interface AtJob extends RenderResult {
+  log: Entry[];
+  state: () => JobState;
+}
+
+/** A log from what was entered, opened on a mounting that nobody measured. */
+export function logOf(entries: readonly { kind: EntryKind; body: unknown }[], vehicle = archetypes[0]!): Entry[] {
+  const write = logWriter('job');
+  return [
+    write('opened', { name: 'Van', complaint: 'pump', vehicle, gauge: 0.5 }),
+    ...entries.map(({ kind, body }) => write(kind, body as never)),
+  ];
+}
+
+/** Who is signed in, in which units, with addresses: what every screen stands in. */
+export function Surroundings({ children, units = 'metric' }: { children: ReactNode; units?: UnitSystem }) {
+  const client = useMemo(() => {
+    const made = new QueryClient({ defaultOptions: { queries: { staleTime: Infinity, retry: false } } });
+    made.setQueryData(['me'], { person: { ...ines, units } });
+    return made;
+  }, [units]);
+  return (
+    <QueryClientProvider client={client}>
+      <MemoryRouter>{children}</MemoryRouter>
+    </QueryClientProvider>
+  );
+}
+
+/** Renders part of a screen at a job whose log grows with what is entered there, as the real one does. */
+export function atJob(screen: ReactElement, entries: Entry[] = logOf([]), units: UnitSystem = 'metric'): AtJob {
+  const log = [...entries];
+  const write = logWriter('job');
+  function Job() {
+    const [state, setState] = useState(() => foldJob(null, log)!);
+    const context = useMemo(() => {
+      const enter: Enter = (kind, body) => {
+        log.push({ ...write(kind, body as Bodies[typeof kind]), id: `screen-${log.length}` } as Entry);
+        setState(foldJob(null, log)!);
+        return Promise.resolve();
+      };
+      return { jobId: 'job', number: 7, state, me: ines, enter, problem: null };
+    }, [state]);
+    return <JobContextOf.Provider value={context}>{screen}</JobContextOf.Provider>;
+  }
+  const shown = render(
+    <Surroundings units={units}>
+      <Job />
+    </Surroundings>,
+  );
+  return { ...shown, log, state: () => foldJob(null, log)! };
+}

@@ -1,0 +1,17 @@
+import { TestEnvironment } from 'jest-environment-jsdom';
+
+/** A page in memory, with what browsers have and it lacks. */
+export default class PageEnvironment extends TestEnvironment {
+  async setup() {
+    await super.setup();
+    Object.assign(this.global, { structuredClone, fetch, Response, Request, Headers, TextEncoder, TextDecoder });
+    this.global.matchMedia ??= () => ({ matches: false, addEventListener: () => undefined });
+    this.global.ResizeObserver ??= class {
+      observe() {}
+      unobserve() {}
+      disconnect() {}
+    };
+    this.global.Element.prototype.scrollIntoView ??= () => undefined;
+    this.global.Element.prototype.hasPointerCapture ??= () => false;
+  }
+}

@@ -11,7 +11,7 @@ interface First {
 }
 
 /** An empty shop: the first person is the lead. */
-export function FirstPerson() {
+export default function FirstPerson() {
   const client = useQueryClient();
   const form = useForm<First>({ defaultValues: { name: '', pin: '' } });
   const add = useMutation({

@@ -1,11 +1,12 @@
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { Navigate, useLocation } from 'react-router';
 import { TopBar } from '../../app/TopBar.tsx';
 import { setLine, useLine } from '../../log/line.ts';
 import { deliver } from '../../log/sender.ts';
 import { Strap } from '../../look/Strap.tsx';
 import { useMe, usePeople, useShop, useSignIn } from '../../net/queries.ts';
-import { FirstPerson } from './FirstPerson.tsx';
+
+const FirstPerson = lazy(() => import('./FirstPerson.tsx'));
 
 const KEYS = ['1', '2', '3', '4', '5', '6', '7', '8', '9', 'clear', '0', 'del'];
 
@@ -21,7 +22,12 @@ export function SignIn() {
   const [pin, setPin] = useState('');
   if (me.data?.person && line.server !== 'signIn') return <Navigate to={from} replace />;
   const workers = people.data?.filter((p) => p.signsIn) ?? [];
-  if (people.isSuccess && workers.length === 0) return <FirstPerson />;
+  if (people.isSuccess && workers.length === 0)
+    return (
+      <Suspense>
+        <FirstPerson />
+      </Suspense>
+    );
   const pins = shop.data?.demoPins;
   const press = (key: string) => {
     signIn.reset();

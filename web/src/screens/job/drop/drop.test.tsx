@@ -1,0 +1,159 @@
+import 'fake-indexeddb/auto';
+import { archetypes, foldJob, nextStop, type Bodies, type Entry } from '@iron-cradle/core';
+import { screen, waitFor, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { atJob, logOf, type AtJob } from '../../../testing/atJob.tsx';
+import Drop from './Drop.tsx';
+
+const file = archetypes.find((a) => a.id === 'archetype-crosswise')!;
+// Numbers of this device begin where the server says.
+beforeEach(() => void (globalThis.fetch = (() => Promise.resolve(Response.json({ block: 0 }))) as typeof fetch));
+
+/** Straps off and two stops made as planned, nothing tight. */
+function partWay(): Entry[] {
+  const made: { kind: 'stopDone'; body: Bodies['stopDone'] }[] = [];
+  for (let i = 0; i < 2; i++) {
+    const state = foldJob(null, logOf(made, file))!;
+    const stop = nextStop(state);
+    made.push({
+      kind: 'stopDone',
+      body: {
+        to: stop.pose,
+        off: stop.actions.map((a) => ({ key: a.key, ...(a.way ? { way: a.way } : {}) })),
+        capped: [],
+        look: { asked: true, tight: [], nearly: [], allFist: false, reachable: [] },
+        notDone: [],
+      },
+    });
+  }
+  return logOf(made, file);
+}
+const tap = (selector: string) => userEvent.setup().click(document.querySelector(selector)!);
+const asSaid = '[data-action=as-said]';
+const newest = (job: AtJob) => job.log.at(-1)! as Extract<Entry, { kind: 'stopDone' }>;
+/** The strap knows its numbers once they are reserved. */
+const numbered = () => waitFor(() => expect(document.querySelector('[data-tick] [aria-label="tag –"]')).toBeNull());
+
+describe('a stop, hands full', () => {
+  test('as planned it is one tap: pose, what came off with its numbers, and the look', async () => {
+    const job = atJob(<Drop />, logOf([], file));
+    await numbered();
+    const said = nextStop(job.state());
+    await tap(asSaid);
+    expect(job.log).toHaveLength(2);
+    const { body } = newest(job);
+    expect(body.to).toEqual(said.pose);
+    expect(body.off.map((o) => o.key)).toEqual(said.actions.map((a) => a.key));
+    // A number each, none twice.
+    expect(new Set(body.off.map((o) => o.tag)).size).toBe(body.off.length);
+    expect(body.notDone).toEqual([]);
+  });
+
+  test('what was not done is unticked: two taps, it keeps binding and says so on the strap', async () => {
+    const job = atJob(<Drop />, logOf([], file));
+    await numbered();
+    const first = document.querySelector<HTMLElement>('[data-tick]')!;
+    const key = first.dataset.tick!;
+    await userEvent.setup().click(first);
+    expect(document.querySelector(asSaid)!.textContent).toContain('1 not done');
+    await tap(asSaid);
+    expect(newest(job).body.notDone).toEqual([{ key }]);
+    expect(newest(job).body.off.map((o) => o.key)).not.toContain(key);
+    expect(job.state().items.some((i) => i.key === key)).toBe(false);
+  });
+
+  test('a line that looks tight is named with one tap more, and the plan knows it', async () => {
+    const job = atJob(<Drop />, partWay());
+    const line = document.querySelector<HTMLElement>('[data-holder^="line:"] button[aria-pressed]')!;
+    const key = line.closest<HTMLElement>('[data-holder]')!.dataset.holder!;
+    await userEvent.setup().click(line);
+    expect(within(line).getByText('looks tight')).toBeTruthy();
+    await tap(asSaid);
+    const entry = job.log.at(-1)! as Extract<Entry, { kind: 'stopDone' | 'crept' }>;
+    expect(entry.body.look.tight).toEqual([key.slice(5)]);
+    const { slack, pose } = job.state();
+    expect(slack[key.slice(5)]!.hi).toBeLessThanOrEqual(Math.max(pose.f, pose.r) + 10);
+  });
+
+  test('ten lower says what the plan said, and what may hold there', async () => {
+    atJob(<Drop />, partWay());
+    const height = () => Number(document.querySelector<HTMLElement>('[data-height]')!.dataset.height);
+    const planned = height();
+    await tap('[data-action=lower]');
+    expect(height()).toBe(planned + 10);
+    expect(screen.getByText(new RegExp(`plan says ${planned} mm`))).toBeTruthy();
+    expect(screen.getByText(/deeper than is safe/)).toBeTruthy();
+    await userEvent.setup().click(screen.getByText(new RegExp(`plan says ${planned} mm`)));
+    expect(height()).toBe(planned);
+  });
+
+  test('something holds: two taps, entered at the height, and the change said in words', async () => {
+    const job = atJob(<Drop />, partWay());
+    await tap('[data-action=holds]');
+    const cell = await waitFor(() => {
+      const found = document.querySelector<HTMLElement>('[data-holds^="line:"]');
+      expect(found).not.toBeNull();
+      return found!;
+    });
+    const [key, at] = cell.dataset.holds!.split('@') as [string, string];
+    await userEvent.setup().click(cell);
+    expect(job.log.at(-1)).toMatchObject({ kind: expect.stringMatching(/surprise|crept/) as string });
+    expect(job.state().slack[key.slice(5)]!.hi).toBe(Number(at));
+  });
+
+  test('something nobody wrote down holds as well', async () => {
+    const job = atJob(<Drop />, partWay());
+    await tap('[data-action=holds]');
+    await waitFor(() => expect(document.querySelector('[data-holds^="new:"]')).not.toBeNull());
+    await tap('[data-holds^="new:"]');
+    expect(job.state().extras).toMatchObject([{ name: 'something not in the file' }]);
+  });
+});
+
+describe('by keys alone', () => {
+  test('Enter as said, back takes it back, arrows set the height, h asks what holds', async () => {
+    const user = userEvent.setup();
+    const job = atJob(<Drop />, partWay());
+    const before = job.state().pose;
+    await user.keyboard('{Enter}');
+    await waitFor(() => expect(job.log.length).toBeGreaterThan(3));
+    await user.keyboard('{Backspace}');
+    await waitFor(() => expect(job.log.at(-1)!.kind).toBe('takeBack'));
+    expect(job.state().pose).toEqual(before);
+    const height = () => document.querySelector<HTMLElement>('[data-height]')!.dataset.height;
+    const planned = height();
+    await user.keyboard('{ArrowDown}');
+    expect(Number(height())).toBe(Number(planned) + 10);
+    await user.keyboard('{ArrowUp}');
+    expect(height()).toBe(planned);
+    await user.keyboard('h');
+    expect(await screen.findByRole('dialog')).toBeTruthy();
+  });
+});
+
+describe('where it ends', () => {
+  test('down, the way leads to the bench', () => {
+    const down = logOf([{ kind: 'moved', body: { to: { f: file.clear, r: file.clear }, why: 'out' } }], file);
+    atJob(<Drop />, down);
+    expect(screen.getByText('The tank is down.')).toBeTruthy();
+    expect(document.querySelector(asSaid)!.textContent).toContain('On to the bench');
+    expect(document.querySelector('[data-action=holds]')).toBeNull();
+  });
+
+  test('nothing lets it go further: what holds, and how it goes on', async () => {
+    const held = logOf(
+      [
+        ...file.supports.map((s) => ({ kind: 'cleared' as const, body: { key: `support:${s.id}` } })),
+        { kind: 'moved', body: { to: { f: 25, r: 25 } } },
+        { kind: 'surprise', body: { what: 'holds', key: 'line:vent', lets: 25 } },
+      ],
+      file,
+    );
+    const job = atJob(<Drop />, held);
+    for (let i = 0; i < 4 && !document.querySelector('[aria-label="what holds it"]'); i++) await tap(asSaid);
+    expect(document.querySelector('[aria-label="what holds it"]')!.textContent).toContain('vent holds it at 25 mm');
+    await tap('[data-freed="60"]');
+    expect(job.log.at(-1)).toMatchObject({ kind: 'surprise', body: { what: 'freed', key: 'line:vent', more: 60 } });
+    expect(job.state().slack.vent!.lo).toBe(85);
+  });
+});

@@ -186,3 +186,28 @@ describe('the way up ends at home', () => {
     expect(stops[3]!.uses.map((u) => u.thing)).toEqual(['obstruction:shield']);
   });
 });
+
+describe('the case worked with a pencil in the guide', () => {
+  // Feed 200 mm from the front: hose lets 40, hand from 30. Vent at 800: lets 90, hand from 60. Both on top.
+  const two = () => [line('feed', r(40), r(30), { x: 200, kind: 'feed' }), line('vent', r(90), r(60), { x: 800 })];
+
+  test('40 mm from end to end: one stop where both are made, seen, and the key is turned', () => {
+    const stop = nextUp(floor(two(), { tiltLimit: 40 }).state);
+    expect(stop.kind).toBe('test');
+    expect(stop.items.map((i) => i.key)).toEqual(['line:vent', 'line:feed']);
+    const drop = (x: number) => stop.pose.f + ((stop.pose.r - stop.pose.f) * x) / 1000;
+    expect(drop(200)).toBeGreaterThanOrEqual(30);
+    expect(drop(200)).toBeLessThanOrEqual(40);
+    expect(drop(800)).toBeGreaterThanOrEqual(60);
+  });
+
+  test('less tilt: the vent at 60, the feed at 40 with the key, then home', () => {
+    const { stops } = wayUp(floor(two(), { tiltLimit: 30 }).state)!.route;
+    expect(stops.map((s) => [s.pose.f, s.pose.r, s.uses.map((u) => u.thing).join(' ')])).toEqual([
+      [300, 300, ''],
+      [60, 60, 'line:vent'],
+      [40, 40, 'line:feed test'],
+      [0, 0, ''],
+    ]);
+  });
+});

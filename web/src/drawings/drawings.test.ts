@@ -93,6 +93,31 @@ describe('the hang', () => {
     expect(at.tank.y + at.tank.height).toBeLessThan(580);
   });
 
+  test('fuel in a tipped tank is level in the world: nearer to the roof where that end hangs lower', () => {
+    const file = archetypes[0]!;
+    const opened = { name: 'x', complaint: 'pump', vehicle: file, gauge: 0.5 } as const;
+    const state = foldJob(null, [logWriter('job')('opened', opened)])!;
+    const pose = { f: 20, r: 60 };
+    const stop = { pose, holders: [] };
+    const at = layoutHang({ state, stop, ghost: null, width: 680, height: 580, units: 'metric' });
+    const under = [at.fuel!.lo[0] - at.y(pose.f), at.fuel!.lo[1] - at.y(pose.r)];
+    // 40 mm lower at the second end: 40 mm less between roof and surface there, at the scale of the tank.
+    expect(under[0]! - under[1]!).toBeCloseTo(40 * at.scale, 6);
+    expect(at.fuel!.hi[0]).toBeLessThanOrEqual(at.fuel!.lo[0]);
+  });
+
+  test('numbers of stubs that stand close are read one beside the other', () => {
+    for (const seed of seeds) {
+      const { parted } = hang(some(seed)).at;
+      const sorted = [...parted].sort((a, b) => a.x - b.x);
+      sorted.forEach((p, i) => {
+        const before = sorted[i - 1];
+        if (before && p.x - before.x < 40 && p.tankY - p.frameY > 76) expect(p.low).not.toBe(before.low);
+        expect(p.low).toBeLessThanOrEqual(p.tankY);
+      });
+    }
+  });
+
   test('its scale is in whole inches for whom reads inches, and the drawing stays', () => {
     const [mm, inch] = [hang(some(4)).at, hang(some(4), 'us').at];
     expect(inch.tank).toEqual(mm.tank);

@@ -5,7 +5,7 @@ import { roundedPath } from '../tank/layout.ts';
 import { HatchDefs, PaintPath } from '../../look/Shapes.tsx';
 import { TagShape } from '../../look/Tag.tsx';
 import { Axis, Blocks, Jack, Tapes } from './parts.tsx';
-import { layoutHang, type HangLayout } from './layout.ts';
+import { layoutHang, type HangLayout, type Surface } from './layout.ts';
 import { usePlacing, type OnPlace } from './usePlacing.ts';
 
 interface HangProps {
@@ -69,12 +69,7 @@ export function Hang({ state, stop, ghost, width, height, units, onLine, onPlace
           />
         )}
         {at.ghost && (
-          <text
-            x={tank.x + tank.width - 40}
-            y={Math.max(at.y(at.ghost.r), at.y(stop.pose.r)) + tank.height + 18}
-            textAnchor="end"
-            fill="var(--quiet)"
-          >
+          <text x={tank.x + tank.width - 40} y={nextY(at, at.ghost, stop.pose)} textAnchor="end" fill="var(--quiet)">
             next{' '}
             {at.ghost.f >= state.vehicle.clear
               ? 'to the ground'
@@ -217,32 +212,27 @@ function Stub({ x, frameY, tankY, tag, low }: HangLayout['parted'][number]) {
   );
 }
 
+/** Fuel in the tank: lined for what is in at the least, hatched for what may be in besides. */
 function Fuel({ at, state, hatch }: { at: HangLayout; state: JobState; hatch: string }) {
-  if (!at.fuelY) return null;
+  if (!at.fuel) return null;
   const { tank } = at;
-  const floor = tank.y + tank.height - 3;
-  const rows = Math.max(0, Math.floor((floor - at.fuelY.lo) / 6));
+  const { lo, hi } = at.fuel;
+  const right = tank.x + tank.width;
+  const line = ([a, b]: Surface, lower = 0) => `M${tank.x} ${a + lower}L${right} ${b + lower}`;
+  const rows = Math.max(0, Math.floor(tank.height / 6));
   return (
     <g>
       <g clipPath={`url(#${hatch}-tank)`}>
-        {at.fuelY.hi < at.fuelY.lo - 3 && (
-          <rect
-            x={tank.x}
-            y={at.fuelY.hi}
-            width={tank.width}
-            height={at.fuelY.lo - at.fuelY.hi}
+        {hi[0] < lo[0] - 3 && (
+          <path
+            d={`M${tank.x} ${hi[0]}L${right} ${hi[1]}V${lo[1]}L${tank.x} ${lo[0]}Z`}
             fill={`url(#${hatch})`}
             opacity="0.55"
           />
         )}
-        <path d={`M${tank.x} ${at.fuelY.lo}h${tank.width}`} stroke="var(--fuel)" strokeWidth="2" />
+        <path d={line(lo)} stroke="var(--fuel)" strokeWidth="2" />
         {Array.from({ length: rows }, (_, i) => (
-          <path
-            key={i}
-            d={`M${tank.x} ${at.fuelY!.lo + 6 + i * 6}h${tank.width}`}
-            stroke="var(--fuel)"
-            strokeWidth="1"
-          />
+          <path key={i} d={line(lo, 6 + i * 6)} stroke="var(--fuel)" strokeWidth="1" />
         ))}
       </g>
       <text
@@ -260,6 +250,13 @@ function Fuel({ at, state, hatch }: { at: HangLayout; state: JobState; hatch: st
       </text>
     </g>
   );
+}
+
+/** Where “next” is written: below what hangs lower; on the way up under the ghost, if it is clear of the tank, else over it. */
+function nextY({ y, tank }: HangLayout, ghost: Pose, pose: Pose): number {
+  if (ghost.r >= pose.r) return y(ghost.r) + tank.height + 18;
+  const under = y(ghost.r) + tank.height + 18;
+  return under < y(pose.r) - 18 ? under : y(ghost.r) - 8;
 }
 
 /** Where the pad stands and how wide it is: under the middle, and over a hump from lobe to lobe. px */

@@ -43,6 +43,9 @@ export interface HangLine {
   reach: { sure: { top: number; foot: number } | null; perhaps: { top: number; foot: number } | null };
 }
 
+/** A surface of fuel across the tank: px at its first and its second end. */
+export type Surface = readonly [number, number];
+
 export interface HangLayout {
   frame: { x: number; y: number; width: number; height: number };
   tank: { x: number; y: number; width: number; height: number };
@@ -52,8 +55,9 @@ export interface HangLayout {
   lines: HangLine[];
   /** `low` is where its upper end hangs: neighbours that stand close hang at two heights, so that both numbers are read. */
   parted: { id: string; tag: number | null; x: number; frameY: number; tankY: number; low: number; name: string }[];
-  blocks: { id: string; name: string; x: number; y: number; loY: number; hiY: number }[];
-  fuelY: { lo: number; hi: number } | null;
+  blocks: { id: string; name: string; x: number; y: number; loY: number; hiY: number; labelY: number }[];
+  /** Surface of the fuel at the two ends, px, for the least and the most that may be in; null where it is dry. */
+  fuel: { lo: Surface; hi: Surface } | null;
   /** px per mm across, and how many times the drop is enlarged. */
   scale: number;
   enlarged: number;
@@ -163,11 +167,21 @@ export function layoutHang({ state, stop, ghost, width, height, units }: HangInp
         y: y(h.limit.typ) + tankHeight,
         loY: y(h.limit.lo) + tankHeight,
         hiY: y(h.limit.hi) + tankHeight,
+        labelY: y(h.limit.typ) + tankHeight + 17,
       };
     });
+  blocks.sort((a, b) => a.labelY - b.labelY);
+  // Names of what stands close to another are read one under the other.
+  blocks.forEach((b, i) => (b.labelY = Math.max(b.labelY, (blocks[i - 1]?.labelY ?? -Infinity) + 18)));
   const section = sectionOf(vehicle.tank.shape, 'x').outline;
   const { lo, hi } = state.fuel.aboard;
-  const level = (litres: number) => tank.y + tankHeight * (1 - levelShare(vehicle, litres));
+  // Level in the world: in the drawing, where only the drop is enlarged, it follows the tank but for the drop itself.
+  const surface = (litres: number): Surface => {
+    const below = tankHeight * (1 - levelShare(vehicle, litres));
+    const { f, r } = stop.pose;
+    const at = (drop: number) => y(drop) + below - (drop - (f + r) / 2) * scale;
+    return [at(f), at(r)];
+  };
   const steps = scaleSteps(units);
   const tickStep = steps.find((step) => step * perMm >= 18) ?? steps.at(-1)!;
   return {
@@ -183,7 +197,7 @@ export function layoutHang({ state, stop, ghost, width, height, units }: HangInp
     lines,
     parted,
     blocks,
-    fuelY: hi > 0.5 ? { lo: level(lo), hi: level(hi) } : null,
+    fuel: hi > 0.5 ? { lo: surface(lo), hi: surface(hi) } : null,
     scale,
     enlarged,
     y,

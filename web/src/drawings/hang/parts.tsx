@@ -46,7 +46,7 @@ export function Blocks({ at, hatch, placing }: BlocksProps) {
             strokeWidth="2.5"
           />
           <circle cx={b.x - 19} cy={b.y + 11} r="5" fill="none" stroke="var(--ink)" strokeWidth="1.5" />
-          <text x={b.x + 38} y={b.y + 17} fill="var(--ink)">
+          <text x={b.x + 38} y={b.labelY} fill="var(--ink)">
             {b.name}
           </text>
         </g>

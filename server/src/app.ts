@@ -13,7 +13,7 @@ import { demoPins } from './demo/people.ts';
 import { noSuchRoute, problems } from './http/problem.ts';
 import { Bell } from './jobs/events.ts';
 import { instrumentRoutes } from './instruments/routes.ts';
-import { jobRoutes } from './jobs/routes.ts';
+import { IMPORT, jobRoutes } from './jobs/routes.ts';
 import { peopleRoutes } from './people/routes.ts';
 import { shopRoutes } from './shop/routes.ts';
 import { vehicleRoutes } from './vehicles/routes.ts';
@@ -89,7 +89,9 @@ export async function makeApp(db: Database, options: AppOptions): Promise<Expres
   });
   await store.sync();
   const api = express.Router();
-  api.use(express.json({ limit: '8mb' }));
+  const json = express.json({ limit: '8mb' });
+  // A job file carries its photos: it is read once it is known who sends it.
+  api.use((request, response, next) => (request.path === IMPORT ? next() : json(request, response, next)));
   api.use(
     session({
       store,

@@ -1,4 +1,4 @@
-import { archetypes } from '@iron-cradle/core';
+import { archetypes, type JobFile } from '@iron-cradle/core';
 import { openShop, type Shop } from '../../e2e/lib/server.ts';
 import { Tablet } from './tablet.ts';
 
@@ -43,6 +43,32 @@ describe('photos', () => {
     expect(back.headers.get('x-content-type-options')).toBe('nosniff');
     expect(Buffer.from(await back.arrayBuffer()).equals(pixel)).toBe(true);
   });
+
+  test('go with the job file and come in with it, those its log names and nothing else', async () => {
+    const two = new Tablet(shop, 'two');
+    await two.signIn();
+    await two.append('job-moves', [
+      two.entry('job-moves', 'opened', { name: 'Van', complaint: 'pump', vehicle: archetypes[0]! }),
+      two.entry('job-moves', 'photo', { file: 'photo-moves', key: 'line:vent' }),
+    ]);
+    expect((await put('job-moves', 'photo-moves', pixel)).status).toBe(204);
+    expect((await two.call('GET', '/jobs/job-moves/file')).json).not.toHaveProperty('photos');
+    const file = (await two.call('GET', '/jobs/job-moves/file?photos=yes')).json as JobFile;
+    expect(file.photos).toEqual({ 'photo-moves': pixel.toString('base64') });
+
+    const other = await openShop({ demo: true });
+    const there = new Tablet(other, 'there');
+    await there.signIn();
+    const page = Buffer.from('<html></html>').toString('base64');
+    const bad = { ...file, photos: { 'photo-moves': page } };
+    const refused = await there.call('POST', '/jobs/import', bad);
+    expect(refused).toMatchObject({ status: 400, json: { errors: [{ field: 'photos.photo-moves' }] } });
+    const more = { ...file, photos: { ...file.photos, 'photo-stray': pixel.toString('base64') } };
+    expect((await there.call('POST', '/jobs/import', more)).status).toBe(201);
+    const back = await there.call('GET', '/jobs/job-moves/file?photos=yes');
+    expect((back.json as JobFile).photos).toEqual(file.photos);
+    await other.stop();
+  }, 60_000);
 
   test('sent twice it is kept once, and what came first stays', async () => {
     expect((await put('job-photo', 'photo-0001', Buffer.concat([pixel, Buffer.from('x')]))).status).toBe(204);

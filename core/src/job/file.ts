@@ -10,4 +10,6 @@ export interface JobFile {
   people: Record<string, string>;
   chain: { length: number; last: string };
   entries: (Entry & { seq: number; hash: string })[];
+  /** Photos the log names, base64 by their id, where they were asked for. */
+  photos?: Record<string, string>;
 }

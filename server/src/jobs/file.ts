@@ -1,11 +1,12 @@
-import { IsArray, IsDefined, IsIn, IsObject } from 'class-validator';
-import { foldJob, InputError, summaryOf, type EntryKind, type JobFile } from '@iron-cradle/core';
+import { IsArray, IsDefined, IsIn, IsObject, IsOptional } from 'class-validator';
+import { foldJob, InputError, summaryOf, type EntryKind, type JobFile, type JobState } from '@iron-cradle/core';
 import { checkBody } from '@iron-cradle/core/entries';
 import { inTransaction, type Database } from '../db/connect.ts';
 import { bodyOf } from '../http/body.ts';
 import { notFound, Problem } from '../http/problem.ts';
 import { readShop } from '../shop/shop.ts';
 import { entryOf, verifyChain, type Chained } from './chain.ts';
+import { pictureType } from './photos.ts';
 
 class JobFileBody {
   @IsIn(['iron-cradle-job']) format!: 'iron-cradle-job';
@@ -14,15 +15,21 @@ class JobFileBody {
   @IsDefined() @IsObject() shop!: { name: string };
   @IsDefined() @IsObject() people!: Record<string, string>;
   @IsArray() entries!: JobFile['entries'];
+  @IsOptional() @IsObject() photos?: Record<string, string>;
 }
 
-/** @throws Problem 404 when there is no such job */
-export async function exportJob(db: Database, jobId: string): Promise<JobFile> {
+/**
+ * A job as a file, with its photos in it or only named.
+ *
+ * @throws Problem 404 when there is no such job
+ */
+export async function exportJob(db: Database, jobId: string, withPhotos = false): Promise<JobFile> {
   const job = await db.models.Job.findByPk(jobId);
   if (!job) throw notFound('job');
   const rows = await db.models.Entry.findAll({ where: { jobId }, order: [['seq', 'ASC']] });
   const people = await db.models.Person.findAll();
   const there = new Set(rows.map((row) => row.by));
+  const photos = withPhotos ? await db.models.Photo.findAll({ where: { jobId }, order: [['id', 'ASC']] }) : [];
   return {
     format: 'iron-cradle-job',
     version: 1,
@@ -31,12 +38,13 @@ export async function exportJob(db: Database, jobId: string): Promise<JobFile> {
     people: Object.fromEntries(people.filter((p) => there.has(p.id)).map((p) => [p.id, p.name])),
     chain: { length: rows.length, last: job.lastHash },
     entries: rows.map((row) => ({ ...entryOf(row), seq: row.seq, hash: row.hash })),
+    ...(withPhotos ? { photos: Object.fromEntries(photos.map((p) => [p.id, p.bytes.toString('base64')])) } : {}),
   };
 }
 
 /**
  * Takes a job in from its file: the chain must hold and every body must fit. People nobody knows here come along as
- * names that cannot sign in.
+ * names that cannot sign in. Photos are taken in where the log names them.
  *
  * @throws InputError, or Problem 409 when the job is already here
  */
@@ -58,8 +66,9 @@ export async function importJob(db: Database, raw: unknown): Promise<{ id: strin
     throw new InputError(`entries[${chain.brokenAt - 1}]`, 'an entry that was changed', 'a log whose chain holds');
   const state = foldJob(null, rows.map(entryOf));
   if (!state) throw new InputError('entries', 'no opened job', 'a log that opens a job');
+  const photos = await photosOf(file, state);
   return inTransaction(db, async (transaction) => {
-    const { Job, Entry, Person } = db.models;
+    const { Job, Entry, Person, Photo } = db.models;
     if (await Job.findByPk(id, { transaction }))
       throw new Problem(409, 'Already here', 'This job is already in this shop.');
     const wanted = Number.isInteger(file.job.number) && file.job.number > 0 ? file.job.number : 1;
@@ -85,8 +94,24 @@ export async function importJob(db: Database, raw: unknown): Promise<{ id: strin
       { transaction },
     );
     await Entry.bulkCreate(rows, { transaction });
+    for (const photo of photos)
+      await Photo.findOrCreate({ where: { id: photo.id }, defaults: { ...photo, jobId: id }, transaction });
     return { id, number };
   });
+}
+
+/** The pictures of a file that its log names, each told by its content. @throws InputError for what is no picture */
+async function photosOf(file: JobFileBody, state: JobState): Promise<{ id: string; type: string; bytes: Buffer }[]> {
+  const named = new Set(state.kept.flatMap((e) => (e.kind === 'photo' ? [e.body.file] : [])));
+  return Promise.all(
+    Object.entries(file.photos ?? {})
+      .filter(([id]) => named.has(id))
+      .map(async ([id, content]) => {
+        const field = `photos.${id.slice(0, 60)}`;
+        const bytes = Buffer.from(typeof content === 'string' ? content : '', 'base64');
+        return { id, type: await pictureType(bytes, field), bytes };
+      }),
+  );
 }
 
 function text(value: unknown, field: string): string {

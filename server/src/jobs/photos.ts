@@ -8,6 +8,13 @@ import { notFound } from '../http/problem.ts';
 const MOST = '6mb';
 const kinds = new Set(['image/jpeg', 'image/png', 'image/webp']);
 
+/** What a picture is, told by its content. @throws InputError for what is no picture */
+export async function pictureType(bytes: Buffer, field: string): Promise<string> {
+  const type = (await fileTypeFromBuffer(bytes))?.mime;
+  if (!type || !kinds.has(type)) throw new InputError(field, type ?? 'no picture', 'a JPEG, PNG or WebP picture');
+  return type;
+}
+
 /** Photos of a job: what it is is told by its content, never by its name or by what the sender says. */
 export function photoRoutes(db: Database): Router {
   const routes = Router({ mergeParams: true });
@@ -17,8 +24,7 @@ export function photoRoutes(db: Database): Router {
     if (!/^[\w-]{8,60}$/.test(photo)) throw new InputError('photo', photo, 'an id of 8 to 60 letters and figures');
     if (!(await db.models.Job.findByPk(id))) throw notFound('job');
     const bytes = Buffer.isBuffer(request.body) ? request.body : Buffer.alloc(0);
-    const type = (await fileTypeFromBuffer(bytes))?.mime;
-    if (!type || !kinds.has(type)) throw new InputError('photo', type ?? 'no picture', 'a JPEG, PNG or WebP picture');
+    const type = await pictureType(bytes, 'photo');
     // The same photo again is only confirmed: a device that lost the answer sends it twice.
     await db.models.Photo.findOrCreate({ where: { id: photo }, defaults: { id: photo, jobId: id, type, bytes } });
     response.status(204).end();

@@ -1,4 +1,4 @@
-import { Router } from 'express';
+import express, { Router } from 'express';
 import { Op } from 'sequelize';
 import { IsArray, ArrayMaxSize, ArrayMinSize } from 'class-validator';
 import { InputError } from '@iron-cradle/core';
@@ -17,6 +17,9 @@ class EntriesBody {
 }
 
 /** Jobs: the rows for the bays, and the log of each. */
+/** Where a job file comes in, under the API. */
+export const IMPORT = '/jobs/import';
+
 export function jobRoutes(db: Database, bell: Bell): Router {
   const routes = Router();
   routes.use((request, _response, next) => next(request.session.personId ? undefined : signInFirst()));
@@ -26,7 +29,7 @@ export function jobRoutes(db: Database, bell: Bell): Router {
     response.json(jobs.map((job) => ({ id: job.id, number: job.number, ...(JSON.parse(job.summary) as object) })));
   });
 
-  routes.post('/import', async (request, response) => {
+  routes.post('/import', express.json({ limit: '120mb' }), async (request, response) => {
     response.status(201).json(await importJob(db, request.body));
   });
 
@@ -66,7 +69,7 @@ export function jobRoutes(db: Database, bell: Bell): Router {
   });
 
   routes.get('/:id/file', async (request, response) => {
-    response.json(await exportJob(db, request.params.id));
+    response.json(await exportJob(db, request.params.id, request.query.photos === 'yes'));
   });
 
   /** Numbers for tags: each device has a block of its own, so that two tablets never paint the same number. */

@@ -1,4 +1,4 @@
-import { useQuery } from '@tanstack/react-query';
+import { useMutation, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useParams } from 'react-router';
 import { Missing } from '../../app/Missing.tsx';
@@ -20,7 +20,10 @@ export default function RecordScreen() {
   const file = useQuery({ queryKey: ['file', jobId, waiting], queryFn: () => get<JobFile>(`/jobs/${jobId}/file`) });
   if (file.error instanceof ApiProblem && file.error.status === 404) return <Missing what="job" />;
   const record = file.data ? recordOf(file.data) : null;
-  const keep = () => save(`job-${file.data!.job.number}.json`, JSON.stringify(file.data, null, 1), 'application/json');
+  const keep = useMutation({
+    mutationFn: () => get<JobFile>(`/jobs/${jobId}/file?photos=yes`),
+    onSuccess: (whole) => save(`job-${whole.job.number}.json`, JSON.stringify(whole, null, 1), 'application/json'),
+  });
   return (
     <>
       <TopBar title="Record" hint={record?.state.name} to="/" />
@@ -38,7 +41,7 @@ export default function RecordScreen() {
               <button type="button" className="btn" onClick={() => window.print()}>
                 Print it
               </button>
-              <button type="button" className="btn" onClick={keep}>
+              <button type="button" className="btn" disabled={keep.isPending} onClick={() => keep.mutate()}>
                 Save the job file
               </button>
               {record.state.signed && (
@@ -48,6 +51,11 @@ export default function RecordScreen() {
               )}
               <Addendum jobId={jobId} signed={record.state.signed !== null} onDone={() => void file.refetch()} />
             </div>
+            {keep.error && (
+              <p role="alert" className="mx-auto max-w-[51.5rem] px-4 font-semibold text-halt">
+                {keep.error.message}
+              </p>
+            )}
             {learning && <LearnSheet state={record.state} onClose={() => setLearning(false)} />}
             <RecordPage record={record} />
           </>

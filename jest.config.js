@@ -25,6 +25,8 @@ const common = {
 };
 
 export default {
+  // What is sent again and again until a server answers would keep a finished test waiting.
+  forceExit: true,
   testSequencer: '<rootDir>/scripts/sequencer.mjs',
   projects: [
     { ...common, displayName: 'core', roots: ['<rootDir>/core/src'], testMatch: ['**/*.test.ts'] },

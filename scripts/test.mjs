@@ -82,7 +82,7 @@ try {
   for (const more of screens ? [['--selectProjects', 'e2e', '-t', 'picture']] : runs) {
     const out = inCradle('jest.json');
     rmSync(out, { force: true });
-    const args = ['scripts/jest.mjs', '--forceExit', '--json', `--outputFile=${out}`, ...more];
+    const args = ['scripts/jest.mjs', '--json', `--outputFile=${out}`, ...more];
     spawnSync(process.execPath, args, { cwd: root, stdio: ['ignore', 'inherit', 'inherit'], env });
     const result = JSON.parse(readFileSync(out, 'utf8'));
     passed += result.numPassedTests;

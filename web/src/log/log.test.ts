@@ -124,7 +124,8 @@ describe('one way in', () => {
     expect(await inOutbox()).toEqual(['opened']);
     server.mode = 'badRequest';
     deliver();
-    await until(async () => (await inOutbox()).length === 0);
+    await until(() => lineState().refused.length > 0);
+    expect(await inOutbox()).toEqual([]);
     expect(lineState().refused[0]?.text).toContain('expected an id');
   });
 

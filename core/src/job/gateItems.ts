@@ -169,8 +169,9 @@ export const gateItems: Record<GateNumber, GateItem[]> = {
     {
       id: 'joints',
       short: 'joints',
-      question: 'Is every joint here made?',
-      caution: 'Every fuel, vent and ground joint a hand reaches here, before the key is turned.',
+      question: 'Is every joint made that must be?',
+      caution:
+        'Every fuel, vent, plug and ground joint, wherever it sits, before the key is turned: a pump feeds an open line too.',
       answers: [],
       judge: judgeJoints,
     },

@@ -100,7 +100,12 @@ export function judgeJoints(state: JobState): Verdict {
   if (due.length === 0)
     return {
       outcome: 'good',
-      reasons: [{ text: 'every joint within reach here is made', basis: computed('ledger and reach') }],
+      reasons: [
+        {
+          text: 'everything that carries fuel, vapour or current is made, and every joint on top',
+          basis: computed('ledger and reach'),
+        },
+      ],
       next: [],
     };
   return {

@@ -165,7 +165,13 @@ describe('this device', () => {
     await ines.tapText('Glare');
     await ines.tapText('150');
     await ines.page.setViewport(phone);
-    for (const path of ['/', '/jobs/demo-van-4/drop', '/jobs/demo-van-9/plan', '/vehicles/van-4']) {
+    for (const path of [
+      '/',
+      '/jobs/demo-van-4/drop',
+      '/jobs/demo-pickup-2/refit',
+      '/jobs/demo-van-9/plan',
+      '/vehicles/van-4',
+    ]) {
       await ines.go(path);
       await ines.page.waitForSelector('main, section');
       expect(await ines.page.$eval('html', (e) => [e.dataset.theme, e.style.fontSize])).toEqual(['glare', '150%']);

@@ -25,6 +25,7 @@ export function textSize(): TextSize {
 function show(): void {
   document.documentElement.dataset.theme = theme();
   document.documentElement.style.fontSize = `${textSize()}%`;
+  document.documentElement.dataset.text = String(textSize());
   listeners.forEach((tell) => tell());
 }
 

@@ -11,7 +11,6 @@ import { Band } from '../../../ui/Band.tsx';
 import { heightInWords, lengthIn, spokenStop, takeBackInWords } from '@iron-cradle/core';
 import { LineSheet } from '../LineFacts.tsx';
 import { OffSheet } from '../OffSheet.tsx';
-import { TakeBack } from '../TakeBack.tsx';
 import { TankLayout } from '../tank/TankLayout.tsx';
 import { Stage } from './Stage.tsx';
 import { StepByStep } from './StepByStep.tsx';
@@ -123,17 +122,14 @@ export default function Drop() {
                 {stop.kind === 'creep' ? 'It came taut, or something holds' : 'Something holds'}
               </button>
             )}
-            {(!held || down) && (
-              <div className="mid:col-span-2 wide:col-span-1">
-                <Strap data-action="as-said" onClick={go}>
-                  {down ? 'On to the bench' : strapWords(stop, bundle)}
-                </Strap>
-              </div>
-            )}
-            <div className="mid:hidden">
-              <TakeBack />
-            </div>
           </>
+        }
+        main={
+          (!held || down) && (
+            <Strap data-action="as-said" onClick={go}>
+              {down ? 'On to the bench' : strapWords(stop, bundle)}
+            </Strap>
+          )
         }
       />
       <SomethingHolds open={holding} onClose={() => setHolding(false)} descent={descent} />

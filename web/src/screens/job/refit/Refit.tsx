@@ -28,7 +28,6 @@ import { Strap } from '../../../look/Strap.tsx';
 import { Band } from '../../../ui/Band.tsx';
 import { GateRail } from '../GateRail.tsx';
 import { OffSheet } from '../OffSheet.tsx';
-import { TakeBack } from '../TakeBack.tsx';
 import { PoseHead } from '../tank/PoseHead.tsx';
 import { TankLayout } from '../tank/TankLayout.tsx';
 import { TagSheet } from '../TagSheet.tsx';
@@ -195,19 +194,21 @@ export default function Refit() {
                   off
                 </button>
               </div>
-              <Strap data-action="up" onClick={go}>
-                {!begun
-                  ? 'Go to the way down'
-                  : finished
-                    ? 'Prove it'
-                    : item
-                      ? `${item.tag ? `${item.tag} ` : ''}${shortName(item.name)} is home`
-                      : `Raise to ${to}`}
-              </Strap>
-              <div className="mid:hidden">
-                <TakeBack />
-              </div>
             </>
+          )
+        }
+        main={
+          !gateDue &&
+          !testDue && (
+            <Strap data-action="up" onClick={go}>
+              {!begun
+                ? 'Go to the way down'
+                : finished
+                  ? 'Prove it'
+                  : item
+                    ? `${item.tag ? `${item.tag} ` : ''}${shortName(item.name)} is home`
+                    : `Raise to ${to}`}
+            </Strap>
           )
         }
       />

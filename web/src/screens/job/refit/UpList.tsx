@@ -38,7 +38,9 @@ export function UpList({ items, state, here, onTag }: UpListProps) {
                 </span>
                 <span className="block leading-tight text-quiet">{item.hint}</span>
               </span>
-              <span className={`shrink-0 text-right text-16 ${item.lastChance ? 'font-bold' : ''}`}>
+              <span
+                className={`max-w-26 shrink-0 text-right text-16 leading-tight ${item.lastChance ? 'font-bold' : ''}`}
+              >
                 {item.lastChance ? 'last chance here' : item.by !== null ? `by ${lengthIn(item.by, units).figure}` : ''}
               </span>
             </button>

@@ -17,15 +17,16 @@ interface TankLayoutProps {
   page?: boolean;
   /** What is to be done. */
   now: ReactNode;
-  /** The controls, with the main action at the foot of the screen. */
+  /** The controls, and the main action at the foot of the screen. */
   act?: ReactNode;
+  main?: ReactNode;
 }
 
 /**
  * The frame of the stations at the tank. Wide: well, stage, now, tags on the wire at the foot. Upright tablet: now on
  * top, stage, well and tags side by side. Phone: now alone; the rest is a tap away.
  */
-export function TankLayout({ station, band, stage, page = false, now, act }: TankLayoutProps) {
+export function TankLayout({ station, band, stage, page = false, now, act, main }: TankLayoutProps) {
   const { state, jobId } = useJob();
   const [tag, setTag] = useState<string | null>(null);
   const [well, wellSize] = useSize<HTMLDivElement>();
@@ -62,9 +63,15 @@ export function TankLayout({ station, band, stage, page = false, now, act }: Tan
       >
         {now}
       </section>
-      {act && (
-        <div className="sticky bottom-0 z-10 grid gap-3 border-t border-rule bg-sheet p-4 [grid-area:act] mid:static mid:grid-cols-2 wide:grid-cols-1 wide:border-l wide:px-5">
+      {(act || main) && (
+        <div className="tank-act">
           {act}
+          <div className="tank-main">
+            {main}
+            <div className="mid:hidden">
+              <TakeBack />
+            </div>
+          </div>
         </div>
       )}
       <footer className="hidden min-h-0 border-t-2 border-ink [grid-area:wire] mid:flex mid:flex-col wide:flex-row">

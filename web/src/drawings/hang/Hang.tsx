@@ -5,7 +5,7 @@ import { roundedPath } from '../tank/layout.ts';
 import { HatchDefs, PaintPath } from '../../look/Shapes.tsx';
 import { TagShape } from '../../look/Tag.tsx';
 import { Axis, Blocks, Jack, Tapes } from './parts.tsx';
-import { layoutHang, type HangLayout, type Surface } from './layout.ts';
+import { layoutHang, type HangLayout, type HangStub, type Surface } from './layout.ts';
 import { usePlacing, type OnPlace } from './usePlacing.ts';
 
 interface HangProps {
@@ -195,15 +195,16 @@ function Label({ line }: { line: HangLayout['lines'][number] }) {
 }
 
 /** Both ends of a parted line: capped squares with the number painted on. */
-function Stub({ x, frameY, tankY, tag, low }: HangLayout['parted'][number]) {
+function Stub({ x, frameY, tankY, tag, low, left }: HangStub) {
   const number = tag === null ? '' : String(tag);
+  const wide = 22 + number.length * 11;
   return (
     <g>
       <path d={`M${x} ${frameY}V${low - 8}`} stroke="var(--ink)" strokeWidth="3" />
       <rect x={x - 6} y={low - 10} width="12" height="10" fill="var(--ink)" />
       {tag !== null && (
-        <g transform={`translate(${x + 9} ${low - 17}) scale(0.8)`}>
-          <TagShape number={number} open w={22 + number.length * 11} h={24} />
+        <g transform={`translate(${left ? x - 9 - wide * 0.8 : x + 9} ${low - 17}) scale(0.8)`}>
+          <TagShape number={number} open w={wide} h={24} />
         </g>
       )}
       <path d={`M${x} ${tankY}v-8`} stroke="var(--ink)" strokeWidth="3" />

@@ -15,6 +15,7 @@ import {
   type UnitSystem,
 } from '@iron-cradle/core';
 import type { Px } from '../tank/layout.ts';
+import { hangApart, placeLabels, portPlaces } from './apart.ts';
 
 export interface HangInput {
   state: JobState;
@@ -46,6 +47,19 @@ export interface HangLine {
 /** A surface of fuel across the tank: px at its first and its second end. */
 export type Surface = readonly [number, number];
 
+/** Both ends of a parted line. */
+export interface HangStub {
+  id: string;
+  name: string;
+  tag: number | null;
+  x: number;
+  frameY: number;
+  tankY: number;
+  /** Where its upper end hangs, px, and whether its number stands on its left: so that all numbers are read. */
+  low: number;
+  left: boolean;
+}
+
 export interface HangLayout {
   frame: { x: number; y: number; width: number; height: number };
   tank: { x: number; y: number; width: number; height: number };
@@ -53,8 +67,7 @@ export interface HangLayout {
   outline: (pose: Pose) => Px[];
   ghost: Pose | null;
   lines: HangLine[];
-  /** `low` is where its upper end hangs: neighbours that stand close hang at two heights, so that both numbers are read. */
-  parted: { id: string; tag: number | null; x: number; frameY: number; tankY: number; low: number; name: string }[];
+  parted: HangStub[];
   blocks: { id: string; name: string; x: number; y: number; loY: number; hiY: number; labelY: number }[];
   /** Surface of the fuel at the two ends, px, for the least and the most that may be in; null where it is dry. */
   fuel: { lo: Surface; hi: Surface } | null;
@@ -65,9 +78,6 @@ export interface HangLayout {
   ticks: { drop: number; y: number }[];
   axisX: number;
 }
-
-/** Rough width of narrowed type at 16 px, px a letter. */
-const LETTER = 7.1;
 
 /**
  * Where everything hangs: across the tank to scale, the drop enlarged so that the job's heights fill the sheet, the
@@ -144,6 +154,7 @@ export function layoutHang({ state, stop, ghost, width, height, units }: HangInp
             frameY: frame.y + frame.height,
             tankY: y(localDrop(stop.pose, line.x, vehicle.length)),
             low: 0,
+            left: false,
             name: shortName(line.name),
           },
         ]
@@ -232,51 +243,10 @@ function reachOf(line: Connection, y: (drop: number) => number, deepest: number)
   };
 }
 
-/** Room a number needs beside its stub, px. */
-const NUMBER = 46;
-
-/** Stubs whose numbers would fall on one another hang in turns higher and lower, as far as the tank leaves room. */
-function hangApart(parted: HangLayout['parted']): void {
-  let [last, row] = [-Infinity, 0];
-  for (const p of [...parted].sort((a, b) => a.x - b.x)) {
-    row = p.x - last < NUMBER ? 1 - row : 0;
-    last = p.x;
-    const room = p.tankY - p.frameY;
-    p.low = p.frameY + (room > 76 ? 30 + row * 24 : Math.min(30, room / 2));
-  }
-}
-
-/** Ports that would fall on one another are moved apart along the tank. */
-function portPlaces(wishes: number[], tank: { x: number; width: number }): number[] {
-  const gap = 32;
-  const order = wishes.map((x, i) => ({ x, i })).sort((a, b) => a.x - b.x);
-  let last = -Infinity;
-  const out: number[] = [];
-  for (const o of order) out[o.i] = last = Math.max(o.x, last + gap);
-  const over = last - (tank.x + tank.width - 8);
-  return over > 0 ? out.map((x) => x - over) : out;
-}
-
 /** A line whose bulge stands for the room left: straight when there is none. */
 function sag(from: { x: number; y: number }, to: { x: number; y: number }, roomPx: number, out: -1 | 1): string {
   const fall = Math.max(8, to.y - from.y);
   // A cord of length fall + room over a span of fall bows out by about √(3/8 · fall · room); drawn flatter, so that neighbours stay apart.
   const bow = Math.min(46, Math.sqrt(0.375 * fall * Math.max(0, roomPx)) * 0.6);
   return `M${from.x} ${from.y}C${from.x + out * bow} ${from.y + fall * 0.35} ${to.x + out * bow} ${to.y - fall * 0.35} ${to.x} ${to.y}`;
-}
-
-/**
- * Labels stand in rows inside the tank, each beginning at its port. From right to left each takes the first row that is
- * free, so that no leader crosses a label.
- */
-function placeLabels(lines: HangLine[], tank: HangLayout['tank']): void {
-  const begins: number[] = [];
-  for (const line of [...lines].sort((a, b) => b.port.x - a.port.x)) {
-    const width = line.label.text.length * LETTER + (line.holds ? 88 : 0);
-    const x = Math.min(tank.x + tank.width - width - 6, line.port.x + 7);
-    let row = begins.findIndex((begin) => x + width + 12 < begin);
-    if (row < 0) row = begins.push(Infinity) - 1;
-    begins[row] = Math.min(x, line.port.x);
-    line.label = { ...line.label, x, y: tank.y + 30 + row * 23 };
-  }
 }

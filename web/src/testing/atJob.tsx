@@ -1,5 +1,7 @@
 import {
   archetypes,
+  HELPER_MINUTES,
+  startingKilograms,
   foldJob,
   type Bodies,
   type Entry,
@@ -13,8 +15,27 @@ import { render, type RenderResult } from '@testing-library/react';
 import { useMemo, useState, type ReactElement, type ReactNode } from 'react';
 import { MemoryRouter } from 'react-router';
 import { JobContextOf, type Enter } from '../log/useJob.ts';
+import type { Shop } from '../net/queries.ts';
 
 const ines = { id: 'ines', name: 'Ines', role: 'technician' as const };
+
+const shop: Shop = {
+  name: 'The shop',
+  ...startingKilograms,
+  helper: HELPER_MINUTES,
+  prices: { currency: '', hour: null, disposal: null },
+  kit: {
+    transferPump: null,
+    siphonBore: 10,
+    siphonLength: 2,
+    cans: [20, 20],
+    jackRated: 200,
+    jackPad: 400,
+    jackLowered: 150,
+  },
+  bays: [{ name: 'Bay 1', kind: 'flat' }],
+  demoPins: null,
+};
 
 /** What a screen of a job did while it was tried: the log, and the state it made. */
 export interface AtJob extends RenderResult {
@@ -36,6 +57,8 @@ export function Surroundings({ children, units = 'metric' }: { children: ReactNo
   const client = useMemo(() => {
     const made = new QueryClient({ defaultOptions: { queries: { staleTime: Infinity, retry: false } } });
     made.setQueryData(['me'], { person: { ...ines, units } });
+    made.setQueryData(['people'], [{ ...ines, signsIn: true }]);
+    made.setQueryData(['shop'], shop);
     return made;
   }, [units]);
   return (

@@ -80,19 +80,17 @@ export function judgeThings(state: JobState): Verdict {
  * Joints that must be made before the key is turned: every live one and every one on top, wherever a hand gets to it; and
  * whatever else is within reach here and waits for nothing.
  */
-export function jointsDueHere(state: JobState): string[] {
+export function jointsDueHere(state: JobState): LedgerItem[] {
   const isOpen = (item: LedgerItem) => item.state === 'open' || item.state === 'deferred';
   const open = state.items.filter((item) => item.kind === 'line' && isOpen(item));
-  return open
-    .filter((item) => {
-      const line = lineOf(state.vehicle, splitKey(item.key).id);
-      if (!line || madeBeforeKeyOn(line)) return true;
-      const { from, to, way } = makeWindow(state, item);
-      const here = localDrop(state.pose, line.x, state.vehicle.length);
-      const waits = (way?.after ?? []).some((id) => state.items.some((i) => splitKey(i.key).id === id && isOpen(i)));
-      return from <= here && here <= to && !waits;
-    })
-    .map((item) => item.name);
+  return open.filter((item) => {
+    const line = lineOf(state.vehicle, splitKey(item.key).id);
+    if (!line || madeBeforeKeyOn(line)) return true;
+    const { from, to, way } = makeWindow(state, item);
+    const here = localDrop(state.pose, line.x, state.vehicle.length);
+    const waits = (way?.after ?? []).some((id) => state.items.some((i) => splitKey(i.key).id === id && isOpen(i)));
+    return from <= here && here <= to && !waits;
+  });
 }
 
 export function judgeJoints(state: JobState): Verdict {
@@ -110,7 +108,7 @@ export function judgeJoints(state: JobState): Verdict {
     };
   return {
     outcome: 'bad',
-    reasons: due.map((name) => ({ text: `${name} is open`, basis: computed('ledger and reach') })),
-    next: due.map((name) => `make ${name}`),
+    reasons: due.map(({ name }) => ({ text: `${name} is open`, basis: computed('ledger and reach') })),
+    next: due.map(({ name }) => `make ${name}`),
   };
 }

@@ -80,7 +80,7 @@ describe('every mounting, down and up by what the screen says', () => {
         .map((e) => (e.kind === 'restored' ? e.body.key : ''));
       const straps = restored.filter((k) => k.startsWith('support:'));
       expect(straps).toHaveLength(vehicle.supports.length);
-    expect(restored.slice(0, straps.length)).toEqual(straps);
+      expect(restored.slice(0, straps.length)).toEqual(straps);
     },
     60_000,
   );

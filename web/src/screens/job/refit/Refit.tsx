@@ -2,6 +2,7 @@ import {
   bindings,
   heightInWords,
   holdersAt,
+  jointsDueHere,
   lengthIn,
   lengthText,
   nextUp,
@@ -25,6 +26,7 @@ import { PaintedEnds } from '../../../drawings/ends/PaintedEnds.tsx';
 import { Hang } from '../../../drawings/hang/Hang.tsx';
 import { useJob } from '../../../log/useJob.ts';
 import { Strap } from '../../../look/Strap.tsx';
+import { Tag } from '../../../look/Tag.tsx';
 import { Band } from '../../../ui/Band.tsx';
 import { GateRail } from '../GateRail.tsx';
 import { OffSheet } from '../OffSheet.tsx';
@@ -114,7 +116,12 @@ export default function Refit() {
         )}
         now={
           gateDue ? (
-            <GateRail gate={4} pass="Gate 4: key may be turned" onPassed={() => undefined} />
+            <GateRail
+              gate={4}
+              pass="Gate 4: key may be turned"
+              onPassed={() => undefined}
+              body={(judged) => (judged.item.id === 'joints' ? <StillOpen onTag={setTag} /> : null)}
+            />
           ) : testDue ? (
             <TestStop />
           ) : (
@@ -217,5 +224,22 @@ export default function Refit() {
       <TorqueSheet item={torque} onClose={() => setTorque(null)} />
       {keys}
     </>
+  );
+}
+
+/** Joints that must be made before the key is turned and were put off: each a tap away. */
+function StillOpen({ onTag }: { onTag: (key: string) => void }) {
+  const { state } = useJob();
+  return (
+    <ul className="grid gap-3" aria-label="still open">
+      {jointsDueHere(state).map((item) => (
+        <li key={item.key}>
+          <button type="button" className="btn w-full justify-start" onClick={() => onTag(item.key)}>
+            <Tag number={item.tag} />
+            {shortName(item.name)}
+          </button>
+        </li>
+      ))}
+    </ul>
   );
 }

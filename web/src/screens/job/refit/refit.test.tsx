@@ -1,5 +1,5 @@
 import { archetypes, keyOf, shortName, splitKey, type VehicleFile } from '@iron-cradle/core';
-import { screen, waitFor } from '@testing-library/react';
+import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { atJob, logOf } from '../../../testing/atJob.tsx';
 import Refit from './Refit.tsx';
@@ -46,6 +46,23 @@ describe('the way up on the screen', () => {
     await user.click(screen.getByRole('button', { name: 'Can’t yet' }));
     expect(job.log.at(-1)!.kind).toBe('deferred');
     expect(up()!.textContent).not.toBe(first);
+  });
+
+  test('a joint on top that was put off is a tap away at gate 4, which waits for it', async () => {
+    const user = userEvent.setup();
+    const job = atJob(<Refit />, floor(crosswise));
+    await user.click(up()!);
+    await user.click(screen.getByRole('button', { name: 'Can’t yet' }));
+    for (let i = 0; i < 20 && up(); i++) await user.click(up()!);
+    const key = job.state().items.find((i) => i.state === 'deferred')!.key;
+    const open = screen.getByRole('list', { name: 'still open' });
+    expect(within(open).getAllByRole('button')).toHaveLength(1);
+    await user.click(within(open).getByRole('button'));
+    await user.click(screen.getByRole('button', { name: 'It is back now' }));
+    expect(job.state().items.find((i) => i.key === key)!.state).toBe('closed');
+    // The gate goes on to what is asked next.
+    expect(screen.queryByRole('list', { name: 'still open' })).toBeNull();
+    expect(screen.getByText('Joints wiped dry, tray under?')).toBeTruthy();
   });
 
   test('its number on both ends, by when it is lost, and in whose units', async () => {

@@ -37,7 +37,7 @@ describe('a stop, hand by hand', () => {
       'press both tabs right in and pull straight',
       'cap both ends at once',
     ]);
-    expect(steps[1]!.caution).toMatch(/wet inside/);
+    expect(steps[1]!.caution).toMatch(/wet inside.*; tabs snap: a spare clip at hand$/);
   });
 
   test('what cannot be undone asks first', () => {

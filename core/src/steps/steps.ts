@@ -34,6 +34,13 @@ const letsGo: Record<Fitting, string[]> = {
   other: ['look first how it lets go'],
 };
 
+/** Fittings whose clip snaps, also on a young vehicle. Common practice, no source. */
+const brittle: Partial<Record<Fitting, string>> = {
+  'push-tab': 'tabs snap: a spare clip at hand',
+  hairpin: 'the pin springs away: a spare at hand',
+  'lock-plug': 'catches snap: no force',
+};
+
 /** What is done to a support, by what it is. Common practice, no source. */
 const supportOff: Record<Support['kind'], string[]> = {
   strap: ['back to its last few threads', 'unhook its other end', 'off, with an arrow to the front'],
@@ -99,10 +106,11 @@ function lineSteps(action: Action, line: Connection, tag: number | undefined): S
   ];
 }
 
-/** What is said before the hand moves: what is wet, and what cannot be undone. */
+/** What is said before the hand moves: what is wet, what snaps, and what cannot be undone. */
 const cautionOf = (line: Connection): string | null =>
   [
     ...(line.wetWhenOpen ? ['wet inside: tray under it, eyes and hands covered, device up on the cart'] : []),
+    ...(brittle[line.fitting] ? [brittle[line.fitting]!] : []),
     ...(line.fitting === 'ear-clamp'
       ? ['a cut is not undone: is a new clamp here, and what has not been tried yet?']
       : []),

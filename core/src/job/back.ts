@@ -1,3 +1,4 @@
+import { lengthIn, type UnitSystem } from '../quantity/system.ts';
 import { gridDown, gridUp } from '../stops/margins.ts';
 import type { Way } from '../vehicle/index.ts';
 import { lineOf, splitKey } from './names.ts';
@@ -57,4 +58,5 @@ export function inOrderOfReturn(items: readonly LedgerItem[]): LedgerItem[] {
 }
 
 /** When, in words. @example backInWords({ drop: 70, guessed: true }) // 'by 70' */
-export const backInWords = (back: BackBy): string => ('drop' in back ? `by ${back.drop}` : back.event);
+export const backInWords = (back: BackBy, units: UnitSystem = 'metric'): string =>
+  'drop' in back ? `by ${lengthIn(back.drop, units).figure}` : back.event;

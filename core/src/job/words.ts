@@ -1,12 +1,13 @@
+import { lengthText, type UnitSystem } from '../quantity/system.ts';
 import { nameOf, shortName } from './names.ts';
 import { poseInWords } from '../stops/poseWords.ts';
 import { TAPE } from '../stops/tape.ts';
 import type { Entry, JobState, Pose } from './types.ts';
 
 /** What an entry says, in a few words: for “take back”, for the log, for the record. */
-export function entryInWords(state: JobState, entry: Entry): string {
+export function entryInWords(state: JobState, entry: Entry, units: UnitSystem = 'metric'): string {
   const name = (key: string) => shortName(nameOf(state, key));
-  const where = (pose: Pose) => poseInWords(pose, state.vehicle.ends).replace(/ mm$/, '');
+  const where = (pose: Pose) => poseInWords(pose, state.vehicle.ends, units).replace(/ (mm|in)$/, '');
   switch (entry.kind) {
     case 'opened':
       return 'job opened';
@@ -52,7 +53,7 @@ export function entryInWords(state: JobState, entry: Entry): string {
       return `${entry.body.why === 'raised' || entry.body.why === 'in' ? 'raised' : 'moved'} to ${where(entry.body.to)}`;
     case 'surprise':
       return entry.body.what === 'freed'
-        ? `${name(entry.body.key)} freed, ${entry.body.more} mm`
+        ? `${name(entry.body.key)} freed, ${lengthText(entry.body.more ?? 0, units)}`
         : `${entry.body.name ?? name(entry.body.key)} holds`;
     case 'pulled':
       return `${name(entry.body.key)} pulled`;
@@ -101,8 +102,11 @@ export function entryInWords(state: JobState, entry: Entry): string {
 }
 
 /** The newest entry that can be taken back, in words; null when there is none. */
-export function takeBackInWords(state: JobState): { entry: string; words: string } | null {
+export function takeBackInWords(
+  state: JobState,
+  units: UnitSystem = 'metric',
+): { entry: string; words: string } | null {
   const newest = state.kept.at(-1);
   if (!newest || newest.kind === 'opened' || state.signed) return null;
-  return { entry: newest.id, words: entryInWords(state, newest) };
+  return { entry: newest.id, words: entryInWords(state, newest, units) };
 }

@@ -169,11 +169,19 @@ describe('drawings say what they show', () => {
       null,
       logOf([a, b].map((c, i) => ({ kind: 'cleared', body: { key: `line:${c.id}`, tag: i + 1 } }))),
     )!;
-    render(<Wire state={state} onTag={open} />);
+    render(<Wire state={state} units="metric" onTag={open} />);
     const tags = screen.getAllByRole('button');
     // The plug is lost from reach at 50 (its slack), the filler at 25: the plug goes first.
     expect(tags[0]!.textContent).toContain('plug');
     await userEvent.setup().click(tags[1]!);
     expect(open).toHaveBeenCalledWith('line:filler');
   });
+});
+
+test('in inches the wire says so too', () => {
+  const plug = archetypes[0]!.connections.find((c) => c.id === 'plug')!;
+  const state = foldJob(null, logOf([{ kind: 'cleared', body: { key: `line:${plug.id}`, tag: 1 } }]))!;
+  render(<Wire state={state} units="us" onTag={() => undefined} />);
+  // Its hose lets 50 for certain: by 50 mm, 1.969 in, nearest 1 15/16.
+  expect(screen.getByRole('button').textContent).toContain('by 1 15/16');
 });

@@ -216,7 +216,8 @@ export function layoutHang({ state, stop, ghost, width, height, units }: HangInp
       drop,
       y: y(drop),
     })),
-    axisX: width - 62,
+    // Inches with their sixteenths take more room beside the scale.
+    axisX: width - (units === 'us' ? 96 : 62),
   };
 }
 

@@ -1,4 +1,4 @@
-import { shortName, stations, type Chord, type StationId } from '@iron-cradle/core';
+import { lengthIn, shortName, stations, type Chord, type StationId, type UnitSystem } from '@iron-cradle/core';
 import { useId } from 'react';
 import { Link } from 'react-router';
 import { HatchDefs } from '../../look/Shapes.tsx';
@@ -29,13 +29,15 @@ interface WellProps {
   to?: (station: StationId) => string;
   width?: number;
   height?: number;
+  units?: UnitSystem;
 }
 
 /** The well: way down, bench, way up, and a chord for every end that was parted. The job's picture and its navigation. */
 export function Well(props: WellProps) {
-  const { chords, here, clear, station, done, up, to, width = 240, height = 560 } = props;
+  const { chords, here, clear, station, done, up, to, width = 240, height = 560, units = 'metric' } = props;
+  const figure = (mm: number) => lengthIn(mm, units).figure;
   const hatch = useId();
-  const at = layoutWell({ chords, here, clear, ahead: props.ahead ?? [], width, height });
+  const at = layoutWell({ chords, here, clear, ahead: props.ahead ?? [], width, height, units });
   const hereY = at.y(here);
   const rim = (x1: number, x2: number) => (
     <>
@@ -81,7 +83,7 @@ export function Well(props: WellProps) {
                 fontSize="14"
                 fill="var(--quiet)"
               >
-                {tick.drop}
+                {figure(tick.drop)}
               </text>
             )}
           </g>
@@ -90,7 +92,7 @@ export function Well(props: WellProps) {
           <g key={mark.drop}>
             <path d={`M${at.left} ${mark.y}h16`} stroke="var(--ink)" strokeWidth="2" />
             <text x={at.left + 21} y={mark.y + 4} fontSize="14" fill="var(--quiet)" className="[font-stretch:75%]">
-              {mark.names.length > 0 ? shorten(mark.names) : `look, ${mark.drop}`}
+              {mark.names.length > 0 ? shorten(mark.names) : `look, ${figure(mark.drop)}`}
             </text>
           </g>
         ))}
@@ -132,11 +134,11 @@ export function Well(props: WellProps) {
           y={hereY + 6}
           textAnchor="end"
           className="reading"
-          fontSize="18"
+          fontSize={units === 'us' ? 14 : 18}
           fontWeight="600"
           fill="var(--ink)"
         >
-          {here}
+          {figure(here)}
         </text>
       </svg>
       {stations.map((id) => (

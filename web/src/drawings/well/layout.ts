@@ -1,4 +1,4 @@
-import type { Chord } from '@iron-cradle/core';
+import type { Chord, UnitSystem } from '@iron-cradle/core';
 
 export interface WellInput {
   chords: readonly Chord[];
@@ -10,6 +10,8 @@ export interface WellInput {
   ahead?: readonly { drop: number; names: string[] }[];
   width: number;
   height: number;
+  /** In whose units its scale steps. */
+  units?: UnitSystem;
 }
 
 export interface WellLayout {
@@ -44,7 +46,15 @@ export function spread(wishes: readonly number[], step: number, least: number, m
  *
  * @example layoutWell({ chords, here: 40, clear: 320, width: 240, height: 520 }).y(40)
  */
-export function layoutWell({ chords, here, clear, ahead = [], width, height }: WellInput): WellLayout {
+export function layoutWell({
+  chords,
+  here,
+  clear,
+  ahead = [],
+  width,
+  height,
+  units = 'metric',
+}: WellInput): WellLayout {
   const left = 62;
   const right = width - 90;
   const top = 78;
@@ -59,11 +69,12 @@ export function layoutWell({ chords, here, clear, ahead = [], width, height }: W
   const broken = shown < clear;
   const span = floor - top - (broken ? 46 : 14);
   const y = (drop: number) => (drop >= clear ? floor : top + 8 + (Math.min(drop, shown) / shown) * span);
-  const step = shown > 200 ? 40 : 20;
+  const [fine, coarse] = units === 'us' ? [25.4, 50.8] : [20, 40];
+  const step = shown > 200 ? coarse : fine;
   const ticks = Array.from({ length: Math.floor(shown / step) }, (_, i) => (i + 1) * step).map((drop) => ({
     drop,
     y: y(drop),
-    label: drop % (step * 2) === 0,
+    label: Math.round(drop / step) % 2 === 0,
   }));
   const labels = spread(
     chords.map((c) => y(c.by)),

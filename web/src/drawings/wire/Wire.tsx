@@ -1,10 +1,16 @@
-import { backInWords, inOrderOfReturn, openItems, shortName, type JobState } from '@iron-cradle/core';
+import { backInWords, inOrderOfReturn, openItems, shortName, type JobState, type UnitSystem } from '@iron-cradle/core';
 import { Tag } from '../../look/Tag.tsx';
 
 const STEP = 132;
 
+interface WireProps {
+  state: JobState;
+  units: UnitSystem;
+  onTag: (key: string) => void;
+}
+
 /** The ledger: tags on a wire, in the order of going back. */
-export function Wire({ state, onTag }: { state: JobState; onTag: (key: string) => void }) {
+export function Wire({ state, units, onTag }: WireProps) {
   const items = inOrderOfReturn(openItems(state));
   const width = Math.max(640, items.length * STEP + 40);
   const hang = (i: number) => 4 + 13 * Math.sin((Math.PI * (i * STEP + 40)) / width);
@@ -44,7 +50,7 @@ export function Wire({ state, onTag }: { state: JobState; onTag: (key: string) =
               <Tag number={item.tag} open />
               <span className="narrow block truncate text-16">{shortName(item.name)}</span>
               <span className="block truncate text-16 text-quiet">
-                {item.state === 'deferred' ? `put off: ${item.note ?? ''}` : backInWords(item.back)}
+                {item.state === 'deferred' ? `put off: ${item.note ?? ''}` : backInWords(item.back, units)}
               </span>
             </button>
           </li>

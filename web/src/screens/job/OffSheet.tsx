@@ -1,5 +1,6 @@
 import { backInWords, inOrderOfReturn, openItems, type LedgerItem } from '@iron-cradle/core';
 import { useState } from 'react';
+import { useMainUnit } from '../../app/units.ts';
 import { useJob } from '../../log/useJob.ts';
 import { Tag } from '../../look/Tag.tsx';
 import { Sheet } from '../../ui/Sheet.tsx';
@@ -32,12 +33,15 @@ export function OffSheet({ open, onClose }: { open: boolean; onClose: () => void
   );
 }
 
-const Row = ({ item, onTap }: { item: LedgerItem; onTap: () => void }) => (
-  <li>
-    <button type="button" className="flex min-h-14 w-full items-center gap-3 py-1 text-left" onClick={onTap}>
-      <Tag number={item.tag} />
-      <span className="narrow flex-1 text-20">{item.name}</span>
-      <span className="text-quiet">{item.state === 'deferred' ? `put off` : backInWords(item.back)}</span>
-    </button>
-  </li>
-);
+function Row({ item, onTap }: { item: LedgerItem; onTap: () => void }) {
+  const units = useMainUnit();
+  return (
+    <li>
+      <button type="button" className="flex min-h-14 w-full items-center gap-3 py-1 text-left" onClick={onTap}>
+        <Tag number={item.tag} />
+        <span className="narrow flex-1 text-20">{item.name}</span>
+        <span className="text-quiet">{item.state === 'deferred' ? `put off` : backInWords(item.back, units)}</span>
+      </button>
+    </li>
+  );
+}

@@ -1,6 +1,7 @@
-import { backInWords, splitKey } from '@iron-cradle/core';
+import { backInWords, lengthIn, lengthText, splitKey } from '@iron-cradle/core';
 import { format } from 'date-fns';
 import { useState } from 'react';
+import { useMainUnit } from '../../app/units.ts';
 import { useJob } from '../../log/useJob.ts';
 import { Tag } from '../../look/Tag.tsx';
 import { useNames } from '../../net/queries.ts';
@@ -21,6 +22,7 @@ const stateWords = {
 export function TagSheet({ item: key, onClose }: { item: string | null; onClose: () => void }) {
   const { state, enter } = useJob();
   const name = useNames();
+  const units = useMainUnit();
   const [leaving, setLeaving] = useState(false);
   const item = state.items.find((i) => i.key === key);
   const close = () => (setLeaving(false), onClose());
@@ -46,9 +48,9 @@ export function TagSheet({ item: key, onClose }: { item: string | null; onClose:
             </p>
           </div>
           <p className="pb-4 text-quiet">
-            Came off at {Math.round(item.offAt)} mm, {format(new Date(item.offTime), 'H:mm')}, {name(item.offBy)}. Goes
-            back: {backInWords(item.back)}
-            {'drop' in item.back ? ' mm; higher than that no hand gets there' : ''}.
+            Came off at {lengthText(item.offAt, units)}, {format(new Date(item.offTime), 'H:mm')}, {name(item.offBy)}.
+            Goes back: {backInWords(item.back, units)}
+            {'drop' in item.back ? ` ${lengthIn(0, units).unit}; higher than that no hand gets there` : ''}.
           </p>
           <Photos about={item.key} />
           <div className="pb-3">

@@ -1,5 +1,6 @@
 import { chords, marksAhead, planDescent, stations, stationsDone, type StationId } from '@iron-cradle/core';
 import { Well, stationNames } from '../../drawings/well/Well.tsx';
+import { useMainUnit } from '../../app/units.ts';
 import { useJob } from '../../log/useJob.ts';
 import { Sheet } from '../../ui/Sheet.tsx';
 
@@ -13,6 +14,7 @@ interface WellSheetProps {
 /** The whole well on a phone, beside the same as a list. */
 export function WellSheet({ open, onClose, station, onStation }: WellSheetProps) {
   const { state, jobId } = useJob();
+  const units = useMainUnit();
   return (
     <Sheet open={open} onClose={onClose} title="The well of this job">
       <div className="flex flex-wrap gap-4">
@@ -27,6 +29,7 @@ export function WellSheet({ open, onClose, station, onStation }: WellSheetProps)
           to={(id) => `/jobs/${jobId}/${id}`}
           width={236}
           height={430}
+          units={units}
         />
         <ol className="grid min-w-[6.5rem] flex-1 gap-2 self-start">
           {stations.map((id) => (

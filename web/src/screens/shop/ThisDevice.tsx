@@ -82,7 +82,7 @@ export function MyUnits() {
   if (!signedIn) return null;
   return (
     <section className="grid gap-2 pb-8" aria-label="your units">
-      <h2 className="text-24">{signedIn.name}</h2>
+      <h2 className="text-24">Your units</h2>
       <Choice<UnitSystem>
         label="Heights and rooms under the car, on every device"
         value={units}

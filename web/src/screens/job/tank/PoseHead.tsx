@@ -47,11 +47,11 @@ function Height({ pose, ends }: { pose: Pose; ends: readonly [string, string] })
   if (isLevel(pose))
     return (
       <h1
-        className="reading whitespace-nowrap text-64 font-semibold leading-none [font-stretch:100%]"
+        className="reading whitespace-nowrap text-64 font-semibold leading-none [font-stretch:100%] [word-spacing:-0.3em]"
         data-height={pose.f}
       >
         {lengthIn(pose.f, units).figure}
-        <span className="narrow pl-2 text-24"> {unit}</span>
+        <span className="narrow pl-3 text-24">{unit}</span>
       </h1>
     );
   return (
@@ -59,7 +59,9 @@ function Height({ pose, ends }: { pose: Pose; ends: readonly [string, string] })
       {([pose.f, pose.r] as const).map((mm, i) => (
         <span key={ends[i]} className="grid">
           <span className="text-16 font-normal text-quiet">{ends[i]}</span>
-          <span className="reading text-48 font-semibold [font-stretch:100%]">{lengthIn(mm, units).figure}</span>
+          <span className="reading text-48 font-semibold [font-stretch:100%] [word-spacing:-0.3em]">
+            {lengthIn(mm, units).figure}
+          </span>
         </span>
       ))}
       <span className="narrow self-end text-24">{unit}</span>

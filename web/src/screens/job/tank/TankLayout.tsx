@@ -2,6 +2,7 @@ import { chords, marksAhead, planDescent, stationsDone, type StationId } from '@
 import { useMemo, useState, type ReactNode } from 'react';
 import { Well } from '../../../drawings/well/Well.tsx';
 import { Wire } from '../../../drawings/wire/Wire.tsx';
+import { useMainUnit } from '../../../app/units.ts';
 import { useJob } from '../../../log/useJob.ts';
 import { useSize } from '../../../ui/useSize.ts';
 import { TagSheet } from '../TagSheet.tsx';
@@ -28,6 +29,7 @@ interface TankLayoutProps {
  */
 export function TankLayout({ station, band, stage, page = false, now, act, main }: TankLayoutProps) {
   const { state, jobId } = useJob();
+  const units = useMainUnit();
   const [tag, setTag] = useState<string | null>(null);
   const [well, wellSize] = useSize<HTMLDivElement>();
   const [box, boxSize] = useSize<HTMLDivElement>();
@@ -47,6 +49,7 @@ export function TankLayout({ station, band, stage, page = false, now, act, main 
             up={state.out}
             to={(id) => `/jobs/${jobId}/${id}`}
             height={Math.min(wellSize.height, 720)}
+            units={units}
           />
         )}
       </div>
@@ -76,7 +79,7 @@ export function TankLayout({ station, band, stage, page = false, now, act, main 
       )}
       <footer className="hidden min-h-0 border-t-2 border-ink [grid-area:wire] mid:flex mid:flex-col wide:flex-row">
         <div className="min-h-0 min-w-0 flex-1">
-          <Wire state={state} onTag={setTag} />
+          <Wire state={state} units={units} onTag={setTag} />
         </div>
         <div className="flex shrink-0 items-center p-3 wide:w-56">
           <TakeBack boxed />

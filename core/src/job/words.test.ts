@@ -44,3 +44,14 @@ test('a key names its thing, also one that no file lists', () => {
   expect(nameOf(state, state.items[0]!.key)).toBe('lamp');
   expect(splitKey(keyOf('line', 'a:b'))).toEqual({ kind: 'line', id: 'a:b' });
 });
+
+test('heights in words are in the units of who reads them', () => {
+  const write = logWriter('job');
+  const opened = write('opened', { name: 'Van', complaint: 'pump', vehicle: archetypes[0]! });
+  const state = foldJob(null, [opened, write('moved', { to: { f: 40, r: 40 }, why: 'raised' })])!;
+  expect(takeBackInWords(state)!.words).toBe('raised to 40');
+  // 40 mm is 1.575 in, nearest 1 9/16 (25.4 mm to the inch).
+  expect(takeBackInWords(state, 'us')!.words).toBe('raised to 1 9/16');
+  const read = foldJob(state, [write('answer', { question: 'tape r', value: '652' })])!;
+  expect(takeBackInWords(read)!.words).toBe('tape read, rear end');
+});

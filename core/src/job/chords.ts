@@ -1,3 +1,4 @@
+import { descended } from './goal.ts';
 import { shortName } from './names.ts';
 import type { JobState } from './types.ts';
 
@@ -39,9 +40,10 @@ export const stations: readonly StationId[] = ['plan', 'safe', 'drain', 'drop', 
 /** Where the job stands: the station at which the next thing is to be done. */
 export function stationNow(state: JobState): StationId {
   if (state.signed) return 'prove';
-  if (state.out) {
+  if (descended(state)) {
     if (state.pose.f === 0 && state.items.every((i) => i.state === 'closed' || i.state === 'deviation')) return 'prove';
-    return state.gates[3].passed || state.pose.f < state.vehicle.clear ? 'refit' : 'bench';
+    const begun = state.out && state.pose.f < state.vehicle.clear;
+    return state.gates[3].passed || begun ? 'refit' : 'bench';
   }
   if (state.gates[2].passed || state.deepest > 0) return 'drop';
   if (state.gates[1].passed) return 'drain';

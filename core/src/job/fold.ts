@@ -88,6 +88,7 @@ function blank(entry: Extract<Entry, { kind: 'opened' }>): JobState {
     moves: [],
     fuel: fuelAboard(vehicle, witnesses, 0, 0, complaint === 'level'),
     pose: { f: 0, r: 0 },
+    goal: null,
     out: false,
     deepest: 0,
     stops: [],

@@ -10,6 +10,7 @@ export { inOrderOfReturn, backInWords, makeWay, makeWindow, type MakeWindow } fr
 export { keyOf, splitKey, nameOf, shortName, lineOf, obstructionOf, clipOwner } from './names.ts';
 export { chords, stationNow, stations, stationsDone, type Chord, type StationId } from './chords.ts';
 export { cutKey, cutKinds, CUT_CAUTION, judgeCut, triedFirst, untriedOf, type CutKind } from './cuts.ts';
+export { atGoal, descended, GOAL } from './goal.ts';
 export { vapourFrom } from './vapour.ts';
 export { entryInWords, takeBackInWords } from './words.ts';
 export { isOn, localDrop } from './apply/tank.ts';

@@ -196,6 +196,8 @@ export interface JobState {
   moves: (S.FuelMovedBody & { by: string; at: string })[];
   fuel: FuelAboard;
   pose: Pose;
+  /** Level drop at which it is to be worked on, mm; null where it comes all the way out. */
+  goal: number | null;
   /** Did the tank leave the vehicle? From then on the way is up. */
   out: boolean;
   /** Deepest level drop so far, mm. */

@@ -1,3 +1,4 @@
+import { atGoal } from './goal.ts';
 import { shortName, splitKey } from './names.ts';
 import { openItems } from './owed.ts';
 import type { JobState } from './types.ts';
@@ -13,6 +14,6 @@ export function vapourFrom(state: JobState): string | null {
   });
   if (wet.length === 1) return `${shortName(wet[0]!.name)} is open`;
   if (wet.length > 1) return `${wet.length} wet ends are open`;
-  if (state.out && !state.gates[3].passed) return 'the tank is open';
+  if ((state.out || atGoal(state)) && !state.gates[3].passed) return 'the tank is open';
   return null;
 }

@@ -1,4 +1,5 @@
 import { asks, minutesAhead, outlook } from '../foresight/index.ts';
+import { descended } from '../job/goal.ts';
 import { nameOf, shortName, splitKey } from '../job/names.ts';
 import type { JobState, Pose } from '../job/types.ts';
 import { handUnitNear, type UnitSystem } from '../quantity/index.ts';
@@ -56,7 +57,7 @@ export function planSheet(state: JobState): PlanSheet {
   const ahead = outlook(state);
   const certain = ahead.worst !== null;
   const view: View = certain ? 'worst' : 'typical';
-  const route = state.out ? null : routeDown(state, view, standardMargins);
+  const route = descended(state) ? null : routeDown(state, view, standardMargins);
   const model = routeModel(state, view, standardMargins);
   const words = (pose: Pose) => heightInWords(pose, state.vehicle.ends);
   const down = (route?.stops ?? []).map((stop, n): SheetStop => {
@@ -92,7 +93,7 @@ export function heightInWords(pose: Pose, ends: readonly [string, string], units
 
 /** The way up, everything that comes off on the way down to be made. */
 function upStops(state: JobState): SheetStop[] {
-  const way = wayUp(state.out ? state : onTheFloor(state));
+  const way = wayUp(descended(state) ? state : onTheFloor(state));
   const supports = state.vehicle.supports.map((s) => `${s.name} on its pad, started by hand; then evenly in rounds`);
   return (way?.route.stops ?? []).map((stop, n, list) => ({
     n,

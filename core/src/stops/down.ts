@@ -1,4 +1,6 @@
 import { total } from '../estimate/index.ts';
+import { atGoal } from '../job/goal.ts';
+import { keyOf } from '../job/names.ts';
 import { localDrop } from '../job/apply/tank.ts';
 import type { Pose } from '../job/types.ts';
 import type { Way } from '../vehicle/index.ts';
@@ -12,19 +14,21 @@ import type { Action, Stop, TankState } from './types.ts';
  * The next stop on the way down. Where the figures allow a way, with a look where one helps, it is the first part of the
  * way with the least minutes, tilted where that is needed. Else: what can be done where the tank hangs; then the deepest
  * level drop that is safe whatever is true within the ranges; where that is less than 10 mm away, a creep; where nothing
- * lets it go, what holds.
+ * lets it go, what holds. Part-way it ends where its top is to be worked on.
  *
  * @returns poses in mm on a 5 mm grid; at every pose but in a creep each binding limit keeps 10 mm under its low end
  * @example nextStop(foldJob(null, entries)!).pose // { f: 25, r: 25 }
  */
 export function nextStop(state: TankState, margins: Margins = standardMargins): Stop {
   const { pose } = state;
+  if (atGoal(state)) return stopAt(state, pose, 'there', margins);
   const atHome = drop(state) === 0;
   const led = guide(state, margins);
-  const work = led?.actions ?? actionsAt(state, pose, margins);
+  const work = led?.actions ?? inReach(state, pose, margins);
   if (work.length > 0) return stopAt(state, pose, atHome ? 'start' : 'stop', margins, work);
   const binding = bindings(state);
-  if (binding.length === 0) return stopAt(state, level(state.vehicle.clear), 'out', margins);
+  if (binding.length === 0)
+    return stopAt(state, level(state.goal ?? state.vehicle.clear), state.goal === null ? 'out' : 'stop', margins);
   if (led?.next) {
     const first = atHome ? towards(led.next, FIRST_STOP, state, margins) : led.next;
     if (isSafe(state, first, margins)) return stopAt(state, first, 'stop', margins);
@@ -33,8 +37,21 @@ export function nextStop(state: TankState, margins: Margins = standardMargins): 
   const here = drop(state);
   if (!samePose(pose, level(here))) return stopAt(state, level(Math.min(here, target)), 'stop', margins);
   if (target >= here + CREEP || (here === 0 && target > 0)) return stopAt(state, level(target), 'stop', margins);
-  const creepTo = Math.min(here + CREEP, ...binding.map((b) => gridDown(b.fast ?? b.limit.hi)));
+  const creepTo = Math.min(here + CREEP, state.goal ?? Infinity, ...binding.map((b) => gridDown(b.fast ?? b.limit.hi)));
   return creepTo > here ? stopAt(state, level(creepTo), 'creep', margins) : stopAt(state, pose, 'held', margins);
+}
+
+/** What can come off here; part-way only what holds the tank before its goal. */
+const inReach = (state: TankState, pose: Pose, margins: Margins): Action[] =>
+  actionsAt(state, pose, margins).filter((a) => holdsBefore(state, a, margins));
+
+/** Part-way, what lets the tank down to its goal for certain stays on. */
+function holdsBefore(state: TankState, action: Action, margins: Margins): boolean {
+  if (state.goal === null) return true;
+  const binding = bindings(state).find(
+    (b) => b.key === action.key || b.line?.clips.some((clip) => keyOf('clip', clip.id) === action.key),
+  );
+  return !binding || safeUnder(binding, margins) < state.goal;
 }
 
 export const level = (mm: number): Pose => ({ f: mm, r: mm });
@@ -54,7 +71,10 @@ function deepestSafe(state: TankState, binding: readonly Binding[], margins: Mar
   const here = drop(state);
   const first = here === 0 ? FIRST_STOP : Infinity;
   const lost = binding.flatMap((b) => (b.line ? lastChance(b.line.part, here) : []));
-  return Math.max(0, Math.min(state.vehicle.clear, first, ...lost, ...binding.map((b) => safeUnder(b, margins))));
+  return Math.max(
+    0,
+    Math.min(state.goal ?? state.vehicle.clear, first, ...lost, ...binding.map((b) => safeUnder(b, margins))),
+  );
 }
 
 /** The lowest drop at which a line can still be parted, when all its ways end and have not ended yet. */
@@ -78,8 +98,8 @@ export function stopAt(
 ): Stop {
   const { length } = state.vehicle;
   const at: TankState = { ...state, pose };
-  const idle = kind === 'creep' || kind === 'held' || kind === 'out';
-  const actions = idle ? [] : (work ?? led(at, state, margins) ?? actionsAt(at, pose, margins));
+  const idle = kind !== 'start' && kind !== 'stop';
+  const actions = idle ? [] : (work ?? led(at, state, margins) ?? inReach(at, pose, margins));
   const binding = bindings(at).filter((b) => !actions.some((a) => a.key === b.key));
   const to = (b: Binding) => localDrop(pose, b.x, length);
   const deeper = (b: Binding) => to(b) > localDrop(state.pose, b.x, length);

@@ -38,9 +38,7 @@ export function routeDown(state: TankState, view: View, margins: Margins): Route
  * @example routePartWay(state, 250, 'typical', standardMargins)?.minutes
  */
 export function routePartWay(state: TankState, drop: number, view: View, margins: Margins): Route | null {
-  const model = routeModel(state, view, margins);
-  if (drop > model.clear) return null;
-  return solve({ ...model, must: [], goal: { f: drop, r: drop } }).route;
+  return drop > state.vehicle.clear ? null : routeDown({ ...state, goal: drop }, view, margins);
 }
 
 /**

@@ -115,8 +115,9 @@ export function routeModel(state: TankState, view: View, margins: Margins): Rout
     clear,
     tilt: { second: tilt, first: tilt },
     start: state.pose,
-    goal: { f: clear, r: clear },
-    must,
+    // Part-way nothing has to come off but what holds it there.
+    goal: { f: state.goal ?? clear, r: state.goal ?? clear },
+    must: state.goal === null ? must : [],
     // A way that waits for something this vehicle does not have can't be used.
     things: things.map((t) => ({ ...t, ways: t.ways.filter((w) => w.after.every((id) => known.has(id))) })),
     limits,

@@ -28,7 +28,7 @@ export function planDescent(state: TankState, margins: Margins = standardMargins
     const stop = nextStop(now, margins);
     stops.push(stop);
     states.push(now);
-    if (stop.kind === 'out') return done('way');
+    if (stop.kind === 'out' || stop.kind === 'there') return done('way');
     if (stop.kind === 'held') return done('held');
     now = after(now, stop);
   }
@@ -81,7 +81,7 @@ function after(state: TankState, stop: Stop): TankState {
 /** Stop marks for the drawing: drops still ahead with the short names of what comes off there. */
 export function marksAhead(plan: Plan<Stop>): { drop: number; names: string[] }[] {
   return plan.stops
-    .filter((s) => s.kind !== 'out' && s.kind !== 'held')
+    .filter((s) => s.kind !== 'out' && s.kind !== 'there' && s.kind !== 'held')
     .map((s) => ({
       drop: Math.max(s.pose.f, s.pose.r),
       names: s.actions.filter((a) => a.type === 'part').map((a) => a.name),

@@ -12,6 +12,7 @@ export type TankState = Pick<
   | 'reached'
   | 'notDone'
   | 'out'
+  | 'goal'
   | 'joints'
   | 'gates'
   | 'findings'
@@ -59,6 +60,8 @@ export type StopKind =
   | 'creep'
   /** Everything is off: down to the floor of the well. */
   | 'out'
+  /** Its top hangs where it is to be worked on. */
+  | 'there'
   /** Nothing lets it go further; somebody has to free what holds. */
   | 'held';
 

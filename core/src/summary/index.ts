@@ -105,7 +105,7 @@ function sentence(state: JobState, station: StationId): Pick<JobSummary, 'senten
       return quiet(samePose(stop.pose, state.pose) ? `work at ${where}` : `next stop ${where}`, list);
     }
     case 'bench':
-      return quiet('tank is on the bench', list);
+      return quiet(state.out ? 'tank is on the bench' : 'its top is worked on', list);
     case 'refit': {
       const stop = nextUp(state);
       const item = stop.items[0];

@@ -30,7 +30,7 @@ export interface WayIn {
 const tankOut: Complaint[] = ['leak', 'rust', 'badFuel', 'biggerTank'];
 
 /** Top of the tank where two hands work on it, mm below home; common practice, no source. */
-const WORKING_HEIGHT = 150;
+export const WORKING_HEIGHT = 150;
 const some = (lo: number, typ: number, hi: number): Estimate => ({ lo, typ, hi, basis: commonPractice });
 
 /**

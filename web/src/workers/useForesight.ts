@@ -21,6 +21,7 @@ const tankOf = (s: TankState): TankState => ({
   reached: s.reached,
   notDone: s.notDone,
   out: s.out,
+  goal: s.goal,
   joints: s.joints,
   gates: s.gates,
   findings: s.findings,

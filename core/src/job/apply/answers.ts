@@ -1,6 +1,7 @@
 import { commonPractice, measured } from '../../basis/index.ts';
 import { exactly } from '../../estimate/index.ts';
 import { asVariant, type Range, type VehicleFile, type Way } from '../../vehicle/index.ts';
+import { GOAL, goalOf } from '../goal.ts';
 import type { Entry, JobState } from '../types.ts';
 
 /** Is the tank sealed and under pressure by design? Then only its own procedure lets it go. */
@@ -47,6 +48,7 @@ export function answered(state: JobState, { question, value }: Extract<Entry, { 
   if (what === 'reach' && found) state.vehicle = reachFurther(state.vehicle, id, more);
   if (question === MORE_TILT && found)
     state.vehicle = { ...state.vehicle, tiltLimit: Math.min(150, state.vehicle.tiltLimit + more) };
+  if (question === GOAL) state.goal = goalOf(value, state.vehicle.clear);
   if (what === 'variant') state.vehicle = asVariant(state.vehicle, id, value);
   if (question === SEALED)
     state.vehicle = { ...state.vehicle, tank: { ...state.vehicle.tank, sealed: value === 'yes' } };

@@ -1,4 +1,4 @@
-import { chords, complaintOf, mountings, stationNow, stations, type StationId } from '@iron-cradle/core';
+import { chords, complaintOf, descended, mountings, stationNow, stations, type StationId } from '@iron-cradle/core';
 import { lazy, Suspense, useMemo, useState } from 'react';
 import { Navigate, useNavigate, useParams } from 'react-router';
 import { Missing } from '../../app/Missing.tsx';
@@ -72,7 +72,7 @@ export function JobScreen() {
               chords={chords(state)}
               here={Math.max(state.pose.f, state.pose.r)}
               clear={state.vehicle.clear}
-              up={state.out}
+              up={descended(state)}
               width={62}
             />
           </button>

@@ -1,4 +1,4 @@
-import { chords, marksAhead, planDescent, stations, stationsDone, type StationId } from '@iron-cradle/core';
+import { chords, descended, marksAhead, planDescent, stations, stationsDone, type StationId } from '@iron-cradle/core';
 import { Well, stationNames } from '../../drawings/well/Well.tsx';
 import { useMainUnit } from '../../app/units.ts';
 import { useJob } from '../../log/useJob.ts';
@@ -22,10 +22,10 @@ export function WellSheet({ open, onClose, station, onStation }: WellSheetProps)
           chords={chords(state)}
           here={Math.max(state.pose.f, state.pose.r)}
           clear={state.vehicle.clear}
-          ahead={state.out ? [] : marksAhead(planDescent(state))}
+          ahead={descended(state) ? [] : marksAhead(planDescent(state))}
           station={station}
           done={stationsDone(state)}
-          up={state.out}
+          up={descended(state)}
           to={(id) => `/jobs/${jobId}/${id}`}
           width={236}
           height={430}

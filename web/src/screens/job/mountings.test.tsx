@@ -1,5 +1,5 @@
 import 'fake-indexeddb/auto';
-import { archetypes } from '@iron-cradle/core';
+import { archetypes, descended, GOAL } from '@iron-cradle/core';
 import { act, cleanup } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { atJob, logOf, type AtJob } from '../../testing/atJob.tsx';
@@ -20,9 +20,9 @@ async function tapFirst(...ways: (HTMLElement | null | undefined)[]): Promise<bo
 }
 
 /** Down by what the screen says, nothing ever tight; what holds is freed elsewhere. */
-async function down(vehicle: (typeof archetypes)[number]): Promise<AtJob> {
-  const job = atJob(<Drop />, logOf([], vehicle));
-  for (let i = 0; i < 60 && !job.state().out; i++) {
+async function down(vehicle: (typeof archetypes)[number], before: Parameters<typeof logOf>[0] = []): Promise<AtJob> {
+  const job = atJob(<Drop />, logOf(before, vehicle));
+  for (let i = 0; i < 60 && !descended(job.state()); i++) {
     const held = find('[aria-label="what holds it"]');
     if (
       !(await tapFirst(
@@ -85,3 +85,15 @@ describe('every mounting, down and up by what the screen says', () => {
     60_000,
   );
 });
+
+test('part-way: it stops at its height, what stayed on is never asked for, and it goes home', async () => {
+  const vehicle = archetypes.find((a) => a.id === 'archetype-crosswise')!;
+  const lowered = await down(vehicle, [{ kind: 'answer', body: { question: GOAL, value: '60' } }]);
+  expect(lowered.state()).toMatchObject({ pose: { f: 60, r: 60 }, out: false, pulls: [] });
+  expect(document.body.textContent).toContain('Its top is where it is worked on.');
+  expect(document.querySelector('[data-action=as-said]')!.textContent).toContain('On to the bench');
+  const home = (await up(lowered)).state();
+  expect(home.pose).toEqual({ f: 0, r: 0 });
+  expect(home.items.every((i) => i.state === 'closed')).toBe(true);
+  expect(home.items.length).toBeLessThan(vehicle.connections.length + vehicle.supports.length);
+}, 60_000);

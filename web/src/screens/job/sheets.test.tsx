@@ -1,8 +1,9 @@
-import { archetypes, triedFirst } from '@iron-cradle/core';
+import { archetypes, triedFirst, type Entry } from '@iron-cradle/core';
 import { screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { atJob, logOf } from '../../testing/atJob.tsx';
 import { CutSheet } from './CutSheet.tsx';
+import { HowFar } from './HowFar.tsx';
 import { OwedSheet } from './prove/OwedSheet.tsx';
 import { PoseHead } from './tank/PoseHead.tsx';
 import { TagSheet } from './TagSheet.tsx';
@@ -174,5 +175,32 @@ describe('what is made at a stop', () => {
     atJob(<List />, logOf([], archetypes[0]), 'us');
     // 60 / 25.4 = 2.362 in, nearest 2 3/8.
     expect(screen.getByText('by 2 3/8')).toBeTruthy();
+  });
+});
+
+describe('how far down', () => {
+  test('part-way is chosen with a tap and unchosen with another', async () => {
+    const user = userEvent.setup();
+    const job = atJob(<HowFar />);
+    const part = () => screen.getByRole('button', { name: /Part-way, top at 150 mm/ });
+    expect(screen.getByRole('button', { name: /All the way out/ }).getAttribute('aria-pressed')).toBe('true');
+    await user.click(part());
+    expect(job.state().goal).toBe(150);
+    expect(part().getAttribute('aria-pressed')).toBe('true');
+    await user.click(screen.getByRole('button', { name: /All the way out/ }));
+    expect(job.state().goal).toBeNull();
+  });
+
+  test('where the tank itself must come out it says why not', () => {
+    const [opened] = logOf([]);
+    const leak = { ...opened!, body: { ...(opened!.body as object), complaint: 'leak' } } as Entry;
+    atJob(<HowFar />, [leak]);
+    expect((screen.getByRole('button', { name: /Part-way/ }) as HTMLButtonElement).disabled).toBe(true);
+    expect(screen.getByText('Not part-way: the tank itself must come out.')).toBeTruthy();
+  });
+
+  test('once it hangs lower it is too late', () => {
+    atJob(<HowFar />, logOf([{ kind: 'moved', body: { to: { f: 200, r: 200 } } }]));
+    expect(screen.getByText(/it hangs lower already/)).toBeTruthy();
   });
 });

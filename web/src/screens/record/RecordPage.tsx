@@ -1,4 +1,13 @@
-import { entryInWords, gateTitles, judgeGate, nameOf, outcomeWord, stations, type GateNumber } from '@iron-cradle/core';
+import {
+  descended,
+  entryInWords,
+  gateTitles,
+  judgeGate,
+  nameOf,
+  outcomeWord,
+  stations,
+  type GateNumber,
+} from '@iron-cradle/core';
 import { format } from 'date-fns';
 import type { ReactNode } from 'react';
 import { Well } from '../../drawings/well/Well.tsx';
@@ -59,7 +68,7 @@ export function RecordPage({ record }: { record: JobRecord }) {
           clear={state.vehicle.clear}
           station={null}
           done={state.signed ? stations : []}
-          up={state.out}
+          up={descended(state)}
           width={280}
           height={430}
         />

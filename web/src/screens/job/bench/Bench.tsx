@@ -1,4 +1,4 @@
-import { outcomeWord, type Outcome } from '@iron-cradle/core';
+import { descended, outcomeWord, type Outcome } from '@iron-cradle/core';
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { useNavigate } from 'react-router';
@@ -24,12 +24,12 @@ export default function Bench() {
       page
       stage={() => (
         <div className="h-full overflow-y-auto p-4 mid:p-6">
-          <h1 className="pb-4 text-32">On the bench</h1>
+          <h1 className="pb-4 text-32">{state.out ? 'On the bench' : 'On the jack, at its top'}</h1>
           <Findings />
         </div>
       )}
       now={
-        state.out ? (
+        descended(state) ? (
           <GateRail gate={3} pass="Gate 3: the ring may close" onPassed={() => void navigate(`/jobs/${jobId}/refit`)} />
         ) : (
           <p className="p-4 text-quiet">Gate 3 stands here once the tank is off the vehicle.</p>

@@ -7,6 +7,7 @@ import { useJob } from '../../../log/useJob.ts';
 import { Sheet } from '../../../ui/Sheet.tsx';
 import { VerdictView } from '../../../ui/VerdictView.tsx';
 import { useForesight } from '../../../workers/useForesight.ts';
+import { HowFar } from '../HowFar.tsx';
 import { Asked } from './Asked.tsx';
 import { WhatIf } from './WhatIf.tsx';
 
@@ -60,6 +61,9 @@ export function AheadSheet({ open, onClose }: { open: boolean; onClose: () => vo
       <Link to={`/jobs/${jobId}/sheet`} className="btn my-3 w-full">
         The plan on one page, to print
       </Link>
+      <div className="border-t-2 border-ink py-3">
+        <HowFar />
+      </div>
       <WhatIf state={state} changes={changes} onChange={setChanges} />
     </Sheet>
   );

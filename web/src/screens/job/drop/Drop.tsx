@@ -8,7 +8,7 @@ import { useKeys } from '../../../app/keys.tsx';
 import { useJob } from '../../../log/useJob.ts';
 import { Strap } from '../../../look/Strap.tsx';
 import { Band } from '../../../ui/Band.tsx';
-import { heightInWords, lengthIn, spokenStop, takeBackInWords } from '@iron-cradle/core';
+import { descended, heightInWords, lengthIn, spokenStop, takeBackInWords } from '@iron-cradle/core';
 import { LineSheet } from '../LineFacts.tsx';
 import { OffSheet } from '../OffSheet.tsx';
 import { TankLayout } from '../tank/TankLayout.tsx';
@@ -32,10 +32,11 @@ export default function Drop() {
   const [ahead, setAhead] = useState(false);
   const { state, stop, bundle, vapour } = descent;
   const units = useUnits();
-  const down = state.out;
+  const down = descended(state);
+  const reached = state.out ? 'The tank is down.' : 'Its top is where it is worked on.';
   const undo = takeBackInWords(state);
   const words = down
-    ? 'The tank is down.'
+    ? reached
     : spokenStop({
         height: heightInWords(stop.pose, state.vehicle.ends, units),
         actions: stop.actions,
@@ -86,9 +87,11 @@ export default function Drop() {
           <div className="px-4 pt-3 wide:px-5">
             {down ? (
               <div className="py-4">
-                <h1 className="text-32">The tank is down.</h1>
+                <h1 className="text-32">{reached}</h1>
                 <p className="pt-2 text-quiet">
-                  Slide it out, tie up what hangs, cap what is open, and clean the top before any opening.
+                  {state.out
+                    ? 'Slide it out, tie up what hangs, cap what is open, and clean the top before any opening.'
+                    : 'It stays on the jack: nobody under it. Cap what is open, and clean the top before any opening.'}
                 </p>
               </div>
             ) : (

@@ -1,4 +1,4 @@
-import { poseInWords, type JobState } from '@iron-cradle/core';
+import { descended, poseInWords, type JobState } from '@iron-cradle/core';
 import { useState } from 'react';
 import { useUnits } from '../../../app/units.ts';
 import { Hang } from '../../../drawings/hang/Hang.tsx';
@@ -24,7 +24,7 @@ export function Stage({ descent, width, height, onLine }: StageProps) {
   const later = step > 0 && shown ? { ...state, ...ahead.states[step] } : null;
   const ends = state.vehicle.ends;
   const units = useUnits();
-  if (state.out || ahead.stops.length < 2)
+  if (descended(state) || ahead.stops.length < 2)
     return <Hang state={state} stop={stop} ghost={ghost} width={width} height={height} onLine={onLine} units={units} />;
   return (
     <div className="flex h-full flex-col">

@@ -95,7 +95,7 @@ export function useDescent() {
     changed,
     ...bundle,
     stopNumber: state.stops.length + 1,
-    left: Math.max(0, ahead.stops.filter((s) => s.kind !== 'out').length - 1),
+    left: Math.max(0, ahead.stops.filter((s) => s.kind !== 'out' && s.kind !== 'there').length - 1),
     ghost: useMemo(() => ghostOf(ahead.stops, stop), [ahead, stop]),
     ahead,
     vapour: vapourFrom(state),

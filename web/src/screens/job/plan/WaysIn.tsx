@@ -1,7 +1,8 @@
 import { hoursInWords, type WayIn } from '@iron-cradle/core';
 import { Shape } from '../../../look/Shapes.tsx';
+import { HowFar } from '../HowFar.tsx';
 
-/** The ways in beside each other: minutes, people, what comes off and goes back, what remains. */
+/** The ways in beside each other: minutes, people, what comes off and goes back, what remains; and which one is gone. */
 export function WaysIn({ ways, why }: { ways: readonly WayIn[]; why: string }) {
   return (
     <>
@@ -32,6 +33,9 @@ export function WaysIn({ ways, why }: { ways: readonly WayIn[]; why: string }) {
           </li>
         ))}
       </ul>
+      <div className="pt-4">
+        <HowFar />
+      </div>
     </>
   );
 }

@@ -1,4 +1,4 @@
-import { chords, marksAhead, planDescent, stationsDone, type StationId } from '@iron-cradle/core';
+import { chords, descended, marksAhead, planDescent, stationsDone, type StationId } from '@iron-cradle/core';
 import { useMemo, useState, type ReactNode } from 'react';
 import { Well } from '../../../drawings/well/Well.tsx';
 import { Wire } from '../../../drawings/wire/Wire.tsx';
@@ -33,7 +33,7 @@ export function TankLayout({ station, band, stage, page = false, now, act, main 
   const [tag, setTag] = useState<string | null>(null);
   const [well, wellSize] = useSize<HTMLDivElement>();
   const [box, boxSize] = useSize<HTMLDivElement>();
-  const ahead = useMemo(() => (state.out ? [] : marksAhead(planDescent(state))), [state]);
+  const ahead = useMemo(() => (descended(state) ? [] : marksAhead(planDescent(state))), [state]);
   useTagNumber(state, setTag);
   return (
     <div className="tank-grid">
@@ -46,7 +46,7 @@ export function TankLayout({ station, band, stage, page = false, now, act, main 
             ahead={ahead}
             station={station}
             done={stationsDone(state)}
-            up={state.out}
+            up={descended(state)}
             to={(id) => `/jobs/${jobId}/${id}`}
             height={Math.min(wellSize.height, 720)}
             units={units}

@@ -72,6 +72,16 @@ export class Person {
   async tap(selector: string): Promise<void> {
     const handle = await this.page.waitForSelector(selector, { visible: true });
     await handle!.evaluate((e) => e.scrollIntoView({ block: 'center', behavior: 'instant' as ScrollBehavior }));
+    // A hand waits until what it aims at stands still: three pictures in the same place.
+    await handle!.evaluate(async (e) => {
+      const frame = () => new Promise((resolve) => requestAnimationFrame(resolve));
+      for (let same = 0, tries = 0, last = ''; same < 3 && tries < 60; tries++) {
+        const { x, y } = e.getBoundingClientRect();
+        same = `${x},${y}` === last ? same + 1 : 0;
+        last = `${x},${y}`;
+        await frame();
+      }
+    });
     await handle!.click();
     this.taps += 1;
   }

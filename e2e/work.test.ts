@@ -73,7 +73,7 @@ test('server killed, reload, still away: the stop is there, and arrives once the
   // The service worker must have the application before the power goes.
   await ines.page.evaluate(async () => void (await navigator.serviceWorker.ready));
   await ines.page.reload({ waitUntil: 'load' });
-  await ines.page.waitForSelector('[data-freed="60"]');
+  await ines.stands('[data-freed="60"]');
   const before = (await entries(ines, 'demo-minibus')).length;
   await shop.kill();
   await ines.tap('[data-freed="60"]');

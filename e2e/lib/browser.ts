@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
-import puppeteer, { type Browser, type Page } from 'puppeteer-core';
+import puppeteer, { type Browser, type ElementHandle, type Page } from 'puppeteer-core';
 import { profile } from './server.ts';
 
 const ARGS = [
@@ -68,21 +68,31 @@ export class Person {
     await this.page.evaluate(() => document.fonts.ready);
   }
 
+  /** Waits until it stands on the page; says what stands there instead where it never does. */
+  async stands(selector: string, visible = false): Promise<ElementHandle> {
+    try {
+      return (await this.page.waitForSelector(selector, { visible }))!;
+    } catch (error) {
+      const text = (await this.text().catch(() => 'a page that does not answer')).slice(0, 400);
+      throw new Error(`${selector} never stood at ${this.page.url()}, but: ${text}`, { cause: error });
+    }
+  }
+
   /** Taps by pointer where the element really is; it must be on top there. */
   async tap(selector: string): Promise<void> {
-    const handle = await this.page.waitForSelector(selector, { visible: true });
-    await handle!.evaluate((e) => e.scrollIntoView({ block: 'center', behavior: 'instant' as ScrollBehavior }));
-    // A hand waits until what it aims at stands still: three pictures in the same place.
-    await handle!.evaluate(async (e) => {
-      const frame = () => new Promise((resolve) => requestAnimationFrame(resolve));
-      for (let same = 0, tries = 0, last = ''; same < 3 && tries < 60; tries++) {
+    const handle = await this.stands(selector, true);
+    await handle.evaluate((e) => e.scrollIntoView({ block: 'center', behavior: 'instant' as ScrollBehavior }));
+    // A hand waits until what it aims at stands still.
+    await handle.evaluate(async (e) => {
+      const moment = () => new Promise((resolve) => setTimeout(resolve, 20));
+      for (let same = 0, tries = 0, last = ''; same < 2 && tries < 50; tries++) {
         const { x, y } = e.getBoundingClientRect();
         same = `${x},${y}` === last ? same + 1 : 0;
         last = `${x},${y}`;
-        await frame();
+        await moment();
       }
     });
-    await handle!.click();
+    await handle.click();
     this.taps += 1;
   }
 

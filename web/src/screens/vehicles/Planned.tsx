@@ -1,5 +1,5 @@
 import { foldJob, nextStop, type JobState, type VehicleFile } from '@iron-cradle/core';
-import { useMemo, useState } from 'react';
+import { useMemo, useState, type ReactNode } from 'react';
 import { useUnits } from '../../app/units.ts';
 import { placed } from './placed.ts';
 import { Hang } from '../../drawings/hang/Hang.tsx';
@@ -28,10 +28,12 @@ interface PlannedProps {
   onLine: (key: string) => void;
   /** Something was dragged to another place along the tank, mm. */
   onPlace: (key: string, x: number) => void;
+  /** Controls, between the drawing and what the plan says. */
+  children: ReactNode;
 }
 
 /** The file as a tank that hangs, and what a plan makes of it while it is written. */
-export function Planned({ file, whole, onLine, onPlace }: PlannedProps) {
+export function Planned({ file, whole, onLine, onPlace, children }: PlannedProps) {
   const [dragged, setDragged] = useState<{ key: string; x: number } | null>(null);
   const state = useMemo(() => begun(file), [file]);
   const units = useUnits();
@@ -58,6 +60,7 @@ export function Planned({ file, whole, onLine, onPlace }: PlannedProps) {
           />
         )}
       </div>
+      {children}
       {whole && foresight && (
         <div className="grid gap-2 pt-3" role="status" data-planned={foresight.verdict.outcome}>
           <VerdictView verdict={foresight.verdict} compact />

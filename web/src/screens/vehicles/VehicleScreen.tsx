@@ -120,53 +120,55 @@ function Editor({ given, others }: { given: VehicleFile; others: VehicleFile[] }
             whole={problem === null}
             onLine={go}
             onPlace={(key, x) => draft.replace((f) => void Object.assign(f, placed(f, key, x)))}
-          />
-          {problem && (
-            <p className="flex gap-2 py-3 font-semibold text-halt" role="alert" data-problem={problem.field}>
-              <Shape outcome="bad" size={24} />
-              {problem.text}
-            </p>
-          )}
-          {said && (
-            <p className={`py-2 font-semibold ${said.good ? 'text-go' : 'text-halt'}`} role="status">
-              {said.text}
-            </p>
-          )}
-          <div className="grid gap-3 pt-3">
-            <Strap
-              data-action="keep"
-              onClick={() => void keep()}
-              waitsFor={
-                problem
-                  ? 'mend what is wrong first'
-                  : unreadable
-                    ? `“${unreadable}” can’t be read yet`
-                    : draft.dirty
-                      ? undefined
-                      : 'nothing was changed'
-              }
-            >
-              Keep it
-            </Strap>
-            <div className="grid grid-cols-2 gap-3">
-              <button type="button" className="btn" disabled={!draft.canUndo} onClick={draft.undo}>
-                Undo
-              </button>
-              <button type="button" className="btn" onClick={() => setSheet('versions')}>
-                Before
-              </button>
-              <button type="button" className="btn" onClick={() => setSheet('compare')}>
-                Compare
-              </button>
-              <button
-                type="button"
-                className="btn"
-                onClick={() => save(`${file.id}.json`, JSON.stringify(file, null, 1), 'application/json')}
+          >
+            {/* What can be tapped stands still while the plan below it comes and goes. */}
+            <div className="grid gap-3 pt-3">
+              <Strap
+                data-action="keep"
+                onClick={() => void keep()}
+                waitsFor={
+                  problem
+                    ? 'mend what is wrong first'
+                    : unreadable
+                      ? `“${unreadable}” can’t be read yet`
+                      : draft.dirty
+                        ? undefined
+                        : 'nothing was changed'
+                }
               >
-                Save as JSON
-              </button>
+                Keep it
+              </Strap>
+              <div className="grid grid-cols-2 gap-3">
+                <button type="button" className="btn" disabled={!draft.canUndo} onClick={draft.undo}>
+                  Undo
+                </button>
+                <button type="button" className="btn" onClick={() => setSheet('versions')}>
+                  Before
+                </button>
+                <button type="button" className="btn" onClick={() => setSheet('compare')}>
+                  Compare
+                </button>
+                <button
+                  type="button"
+                  className="btn"
+                  onClick={() => save(`${file.id}.json`, JSON.stringify(file, null, 1), 'application/json')}
+                >
+                  Save as JSON
+                </button>
+              </div>
             </div>
-          </div>
+            {problem && (
+              <p className="flex gap-2 py-3 font-semibold text-halt" role="alert" data-problem={problem.field}>
+                <Shape outcome="bad" size={24} />
+                {problem.text}
+              </p>
+            )}
+            {said && (
+              <p className={`py-2 font-semibold ${said.good ? 'text-go' : 'text-halt'}`} role="status">
+                {said.text}
+              </p>
+            )}
+          </Planned>
         </aside>
       </main>
       {sheet === 'compare' && <Compare file={file} others={others} onClose={() => setSheet(null)} />}

@@ -3,8 +3,10 @@ import { descended } from '../job/goal.ts';
 import { nameOf, shortName, splitKey } from '../job/names.ts';
 import type { JobState, Pose } from '../job/types.ts';
 import { handUnitNear, type UnitSystem } from '../quantity/index.ts';
+import type { Route } from '../route/index.ts';
 import {
   actionsOf,
+  afterStop,
   isLevel,
   poseInWords,
   routeDown,
@@ -75,7 +77,7 @@ export function planSheet(state: JobState): PlanSheet {
     certain,
     minutes: minutesAhead(ahead),
     down,
-    up: upStops(state),
+    up: upStops(state, descended(state) ? state : below(state, route)),
     asks: route ? asks(model, route).map(({ key, mm }) => ({ name: shortName(nameOf(state, key)), mm })) : [],
     caution: CAUTION,
   };
@@ -91,9 +93,14 @@ export function heightInWords(pose: Pose, ends: readonly [string, string], units
   return [poseInWords(pose, ends, units), ...(hand ? [hand] : [])].join(', ');
 }
 
-/** The way up, everything that comes off on the way down to be made. */
-function upStops(state: JobState): SheetStop[] {
-  const way = wayUp(descended(state) ? state : onTheFloor(state));
+/** As it will hang once the way down went as planned, with just that off; null where there is no way down. */
+const below = (state: TankState, route: Route | null): TankState | null =>
+  route &&
+  route.stops.reduce((now, stop) => afterStop(now, { pose: stop.pose, actions: actionsOf(state, stop.uses) }), state);
+
+/** The way up: everything that came off on the way down goes back. */
+function upStops(state: JobState, from: TankState | null): SheetStop[] {
+  const way = from && wayUp(from);
   const supports = state.vehicle.supports.map((s) => `${s.name} on its pad, started by hand; then evenly in rounds`);
   return (way?.route.stops ?? []).map((stop, n, list) => ({
     n,
@@ -103,22 +110,9 @@ function upStops(state: JobState): SheetStop[] {
       ...stop.uses.map((use) =>
         use.thing === TEST
           ? 'Test stop: key on, look at every top joint with a cold light'
-          : `${shortName(nameOf(state, use.thing))} home: push, pull, look`,
+          : `${shortName(nameOf(state, use.thing))} ${splitKey(use.thing).kind === 'line' ? 'home: push, pull, look' : 'back on'}`,
       ),
       ...(n === list.length - 1 ? supports : []),
     ],
   }));
-}
-
-/** As it will be on the floor, by whatever ways it went down. */
-function onTheFloor(state: JobState): TankState {
-  const { connections, obstructions, clear } = state.vehicle;
-  const keys = [
-    ...connections.map((c) => `line:${c.id}`),
-    ...obstructions.filter((o) => o.blocksAt).map((o) => `obstruction:${o.id}`),
-  ].filter((key) => !state.items.some((i) => i.key === key));
-  const items = keys.map(
-    (key) => ({ key, kind: splitKey(key).kind, state: 'open', way: null }) as JobState['items'][number],
-  );
-  return { ...state, pose: { f: clear, r: clear }, items: [...state.items, ...items] };
 }

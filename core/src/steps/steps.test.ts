@@ -95,6 +95,26 @@ describe('the plan on one page', () => {
     expect(sheet.caution).toMatch(/service information/);
   });
 
+  test('the clip that comes off on the way down stands on the way up, and a line goes back where it was parted', () => {
+    // The clip gives the vent from 40 to 200; without it off no hand reaches it in time.
+    const off = { ...line('x', 1, 0).part[0]!, id: 'off' };
+    const clip = { id: 'k', name: 'vent clip', slack: r(200), ways: [off] };
+    const sheet = planSheet(begin({ connections: [line('vent', 40, 100, { clips: [clip] })] }));
+    const said = (stops: typeof sheet.up) => stops.flatMap((s) => s.steps).join('; ');
+    expect(said(sheet.down)).toContain('vent clip off the rail');
+    expect(said(sheet.up)).toContain('vent clip back on');
+  });
+
+  test('part-way its way up begins where its way down ends, and asks for nothing that stayed on', () => {
+    const state = { ...begin({ connections: [line('feed', 60, 30), line('vent', 300, 70)] }), goal: 150 };
+    const sheet = planSheet(state);
+    expect(sheet.down.at(-1)!.pose).toEqual({ f: 150, r: 150 });
+    expect(sheet.up[0]!.pose).toEqual({ f: 150, r: 150 });
+    const made = sheet.up.flatMap((s) => s.steps).join('; ');
+    expect(made).toContain('feed home');
+    expect(made).not.toContain('vent home');
+  });
+
   test('guessed figures are said to be likely only; no way gives an empty way', () => {
     const guessed = begin({ connections: [line('vent', 0, 70, { slack: { lo: 20, typ: 100, hi: 140 } })] });
     expect(planSheet(guessed)).toMatchObject({ certain: false });

@@ -1,6 +1,6 @@
 export * from './types.ts';
 export { nextStop, stopAt, stepHeight } from './down.ts';
-export { planDescent, marksAhead } from './preview.ts';
+export { afterStop, planDescent, marksAhead } from './preview.ts';
 export { nextUp } from './up.ts';
 export { wayUp, routeUp, testStop, type WayUp } from './wayUp.ts';
 export { poseInWords, isLevel } from './poseWords.ts';

@@ -30,7 +30,7 @@ export function planDescent(state: TankState, margins: Margins = standardMargins
     states.push(now);
     if (stop.kind === 'out' || stop.kind === 'there') return done('way');
     if (stop.kind === 'held') return done('held');
-    now = after(now, stop);
+    now = afterStop(now, stop);
   }
   return done('held');
 }
@@ -56,8 +56,12 @@ function asTypical(state: TankState): TankState {
   return { ...state, vehicle, slack };
 }
 
-/** The state once a stop went as said. */
-function after(state: TankState, stop: Stop): TankState {
+/**
+ * The state once a stop went as said.
+ *
+ * @example afterStop(state, nextStop(state)).pose
+ */
+export function afterStop(state: TankState, stop: Pick<Stop, 'pose' | 'actions'>): TankState {
   const slack = { ...state.slack };
   const taut = { ...state.taut };
   for (const action of stop.actions) {
@@ -72,7 +76,14 @@ function after(state: TankState, stop: Stop): TankState {
   const items = [
     ...state.items,
     ...stop.actions.map(
-      (a) => ({ key: a.key, kind: splitKey(a.key).kind, state: 'open', tag: null }) as TankState['items'][number],
+      (a) =>
+        ({
+          key: a.key,
+          kind: splitKey(a.key).kind,
+          state: 'open',
+          tag: null,
+          way: a.way,
+        }) as TankState['items'][number],
     ),
   ];
   return { ...state, pose: stop.pose, slack, taut, items };

@@ -58,7 +58,7 @@ function legOf(stops: readonly SheetStop[], size: number): { stops: SheetLayout[
         return { text, y: y - size + 4, size, first: i === 0 };
       }),
     );
-    y += size * 0.6;
+    y += size * 1.3;
     return { stop, y: at, lines };
   });
   return { stops: laid, end: y };

@@ -106,13 +106,19 @@ function upStops(state: JobState, from: TankState | null): SheetStop[] {
     n,
     pose: stop.pose,
     height: heightInWords(stop.pose, state.vehicle.ends),
+    // At home the jack carries until the straps do: joints and key first, then straps, then what else came off.
     steps: [
-      ...stop.uses.map((use) =>
-        use.thing === TEST
-          ? 'Test stop: key on, look at every top joint with a cold light'
-          : `${shortName(nameOf(state, use.thing))} ${splitKey(use.thing).kind === 'line' ? 'home: push, pull, look' : 'back on'}`,
-      ),
+      ...stop.uses.filter(isJoint).map((use) => backInSteps(state, use.thing)),
       ...(n === list.length - 1 ? supports : []),
+      ...stop.uses.filter((use) => !isJoint(use)).map((use) => backInSteps(state, use.thing)),
     ],
   }));
+}
+
+const isJoint = ({ thing }: { thing: string }): boolean => thing === TEST || splitKey(thing).kind === 'line';
+
+function backInSteps(state: JobState, thing: string): string {
+  if (thing === TEST) return 'Test stop: key on, look at every top joint with a cold light';
+  const name = shortName(nameOf(state, thing));
+  return splitKey(thing).kind === 'line' ? `${name} home: push, pull, look` : `${name} back on`;
 }

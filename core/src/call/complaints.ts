@@ -1,4 +1,4 @@
-import type { Complaint } from '../job/types.ts';
+import type { Complaint } from '../order/index.ts';
 
 export interface ComplaintKind {
   id: Complaint;

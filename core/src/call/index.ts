@@ -1,26 +1,23 @@
 import {
   bestWayOut,
   drainFacts,
-  safeFillToday,
   shareOut,
   startingKit,
   type DrainKit,
   type DrainWay,
 } from '../drain/index.ts';
-import { rangeInWords, roundTo, type Estimate } from '../estimate/index.ts';
+import { roundTo, type Estimate } from '../estimate/index.ts';
 import {
   drained,
   judgeHandling,
   litresToTakeOut,
-  startingKilograms,
   tankMass,
   type Handling,
-  type ShopKilograms,
 } from '../handling/index.ts';
-import type { JobState } from '../job/types.ts';
+import type { JobState } from '../job/index.ts';
+import { kilograms, litres, say, type Sentence } from '../quantity/index.ts';
 import { couldStop, type CouldStop } from '../needed/index.ts';
-import { witnessWord } from '../tank/index.ts';
-import { estimateOf } from '../vehicle/index.ts';
+import { safeFillToday, witnessWord } from '../tank/index.ts';
 import { AROUND, breakEven, lowerMinutes, waysIn, type WayIn } from '../waysIn/index.ts';
 import { complaintOf, type ComplaintKind } from './complaints.ts';
 import { callQuestions, type CallQuestion } from './questions.ts';
@@ -50,7 +47,7 @@ export interface Call {
   couldStop: CouldStop[];
   soak: { what: string; minutes: number } | null;
   /** Each line's why: what went into it. */
-  why: Record<'takeOut' | 'minutes' | 'test' | 'couldStop' | 'soak' | 'mass', string>;
+  why: Record<'takeOut' | 'minutes' | 'test' | 'couldStop' | 'soak' | 'mass', Sentence>;
 }
 
 /** Cans a shop has at hand to start with, L; common practice, no source. */
@@ -59,14 +56,13 @@ export const startingCans: readonly number[] = [20, 20, 20, 20, 10, 10];
 /**
  * The call: whether it may be taken down alone, what to take out first, how long, what to test first, what could stop it.
  *
- * @example makeCall(state, { alone: 25, two: 40 }).headline // 'Don’t take it down alone yet.'
+ * @example makeCall(state).headline // 'Don’t take it down alone yet.'
  */
 export function makeCall(
   state: JobState,
-  shop: ShopKilograms = startingKilograms,
   tools: { kit: DrainKit; cans: readonly number[] } = { kit: startingKit, cans: startingCans },
 ): Call {
-  const { vehicle } = state;
+  const { vehicle, shop } = state;
   const { aboard } = state.fuel;
   const now = judgeHandling(tankMass(vehicle, aboard), shop);
   const after = judgeHandling(tankMass(vehicle, drained(vehicle, aboard)), shop);
@@ -74,23 +70,25 @@ export function makeCall(
   const lower = lowerMinutes(state);
   const weak = vehicle.fasteners.filter((f) => f.likelyToBreak);
   const test = complaintOf(state.complaint);
+  const { emptyMass: empty } = vehicle.tank;
+  const forTwo = litresToTakeOut(vehicle, aboard, shop.two).litres;
   return {
     headline: headline(now, after),
     now,
     drained: after,
     aboard,
     takeOut,
-    wayOut: wayOut(state, takeOut.litres.hi, shop, tools),
+    wayOut: wayOut(state, takeOut.litres.hi, tools),
     minutes: lower.total,
     waysIn: waysIn(state),
     breakEven: breakEven(state),
-    questions: callQuestions(state, shop, tools.cans),
+    questions: callQuestions(state, tools.cans),
     test,
     couldStop: couldStop(state, lower.heldBy),
     soak: weak.length > 0 ? { what: 'strap fasteners', minutes: 20 } : null,
     why: {
-      mass: `empty tank ${rangeInWords(estimateOf(vehicle, vehicle.tank.emptyMass), 1)} kg, ${vehicle.fuel} ${rangeInWords(aboard, 1)} L; one may take ${shop.alone} kg off a jack, two ${shop.two} kg, by shop rule`,
-      takeOut: `litres at which the tank weighs ${shop.alone} kg at its heavy end; for two, ${rangeInWords(litresToTakeOut(vehicle, aboard, shop.two).litres, 1)} L out are enough; ${state.fuel.steps.length === 0 ? 'no witness yet, so anything up to a full tank' : `witnesses: ${state.fuel.steps.map((s) => witnessWord[s.kind]).join(', ')}`}`,
+      mass: say`empty tank ${kilograms(empty.lo, empty.hi)}, ${vehicle.fuel} ${litres(aboard.lo, aboard.hi)}; one may take ${kilograms(shop.alone)} off a jack, two ${kilograms(shop.two)}, by shop rule`,
+      takeOut: say`what has to come out until the tank weighs ${kilograms(shop.alone)} at its heavy end; for two, ${litres(forTwo.lo, forTwo.hi)} out are enough; ${state.fuel.steps.length === 0 ? 'no witness yet, so anything up to a full tank' : `witnesses: ${state.fuel.steps.map((s) => witnessWord[s.kind]).join(', ')}`}`,
       minutes: `${lower.stops} stops down on typical figures, every joint made singly on the way up, ${AROUND.typ} min for gates, draining and proving; bench work comes on top`,
       test: test.why,
       couldStop:
@@ -103,7 +101,6 @@ export function makeCall(
 function wayOut(
   state: JobState,
   litres: number,
-  shop: ShopKilograms,
   tools: { kit: DrainKit; cans: readonly number[] },
 ): Call['wayOut'] {
   const { way } = bestWayOut(
@@ -111,10 +108,10 @@ function wayOut(
       vehicle: state.vehicle,
       aboard: state.fuel.aboard,
       complaint: state.complaint,
-      facts: drainFacts(state.answers, state.gates[1].passed !== null),
+      facts: drainFacts(state, state.gates[1].passed !== null),
       kit: tools.kit,
     },
-    shop.alone,
+    state.shop.alone,
   );
   return way && { way, cans: shareOut(litres, tools.cans, safeFillToday(state)).cans.length };
 }

@@ -1,5 +1,5 @@
-import { foldJob, type JobState } from '../job/index.ts';
-import { logWriter } from '../rehearsal/index.ts';
+import { said } from '../job/testing.ts';
+import { foldJob, type JobState, logWriter } from '../job/index.ts';
 import { archetypes, type VehicleFile } from '../vehicle/index.ts';
 import { planDescent } from '../stops/index.ts';
 import { makeCall } from './index.ts';
@@ -9,9 +9,9 @@ const write = logWriter('job');
 const job = (vehicle: VehicleFile, answers: Record<string, string> = {}, gauge = 0.5): JobState =>
   foldJob(null, [
     write('opened', { name: 'Van', complaint: 'pump', vehicle, gauge }),
-    ...Object.entries(answers).map(([question, value]) => write('answer', { question, value })),
+    ...Object.entries(answers).map(([question, value]) => write('answer', said(question, value))),
   ])!;
-const questions = (state: JobState) => makeCall(state, { alone: 25, two: 40 }).questions;
+const questions = (state: JobState) => makeCall(state).questions;
 
 describe('questions that matter', () => {
   test('at most three, ranked by what is at stake, each with what it decides', () => {

@@ -1,25 +1,33 @@
 import { roundTo } from '../estimate/index.ts';
-import { safeFillToday, shareOut } from '../drain/index.ts';
-import { judgeHandling, litresToTakeOut, tankMass, type ShopKilograms } from '../handling/index.ts';
-import type { JobState } from '../job/types.ts';
-import { planDescent } from '../stops/preview.ts';
-import { estimateOf } from '../vehicle/index.ts';
+import { shareOut } from '../drain/index.ts';
+import { whatMatters } from '../foresight/index.ts';
+import { BED_OFF, RING_FROM_ABOVE } from '../hang/index.ts';
+import { judgeHandling, litresToTakeOut, tankMass } from '../handling/index.ts';
+import type { JobState } from '../job/index.ts';
+import { mm, say, type Sentence } from '../quantity/index.ts';
+import { answerTo, type Question } from '../questions/index.ts';
+import { safeFillToday } from '../tank/index.ts';
+import { BLOCKS, estimateOf, SLACK, splitKey, VARIANT } from '../vehicle/index.ts';
 import { lowerMinutes, waysIn } from '../waysIn/index.ts';
 
 export interface CallQuestion {
   id: string;
-  text: string;
+  text: Sentence;
   /** What its answer decides. */
-  decides: string;
+  decides: Sentence;
   /** At stake: minutes, or kilograms. */
   stake: { minutes: number } | { kilograms: number };
   /** Under which the answer stands in the log; a witness is entered by its own field instead. */
-  answer: { question: string; choices: { value: string; label: string }[] } | { witness: 'dip' };
+  answer:
+    | { question: Question<string | number>; of: string | null; choices: { value: string; label: string }[] }
+    | { witness: 'dip' };
 }
 
 const MOST = 3;
 /** Under it nobody asks, minutes and kilograms. */
 const WORTH = { minutes: 3, kilograms: 4 };
+/** What it costs when there is no way down after all, minutes; common practice, no source. */
+const NO_WAY = 30;
 const seen = [
   { value: 'yes', label: 'Yes' },
   { value: 'no', label: 'No' },
@@ -30,19 +38,19 @@ const seen = [
  * At most three questions, and only those whose answer changes the call: each unknown is set to both its ends, the others
  * as likely, and the call made anew. Ranked by what is at stake. One that was answered is not asked again.
  *
- * @example callQuestions(state, shop)[0]!.text // 'How full is it, by dip?'
+ * @example callQuestions(state, [20, 20])[0]!.text // 'How full is it, by dip?'
  */
-export function callQuestions(state: JobState, shop: ShopKilograms, cans: readonly number[]): CallQuestion[] {
+export function callQuestions(state: JobState, cans: readonly number[]): CallQuestion[] {
   if (state.out || state.signed) return [];
   const all = [
     ...variantQuestions(state),
-    ...levelQuestion(state, shop, cans),
+    ...levelQuestion(state, cans),
     ...lineQuestions(state),
     ...obstructionQuestions(state),
     ...accessQuestions(state),
   ];
   return all
-    .filter((q) => !('question' in q.answer) || state.answers[q.answer.question] === undefined)
+    .filter(({ answer }) => !('question' in answer) || answerTo(state, answer.question, answer.of) === undefined)
     .filter((q) => ('minutes' in q.stake ? q.stake.minutes >= WORTH.minutes : q.stake.kilograms >= WORTH.kilograms))
     .sort((a, b) => weight(b) - weight(a) || (a.id < b.id ? -1 : 1))
     .slice(0, MOST);
@@ -51,7 +59,8 @@ export function callQuestions(state: JobState, shop: ShopKilograms, cans: readon
 /** A kilogram over one’s face weighs as much as two minutes; common practice, no source. */
 const weight = ({ stake }: CallQuestion): number => ('minutes' in stake ? stake.minutes : stake.kilograms * 2);
 
-function levelQuestion(state: JobState, shop: ShopKilograms, cans: readonly number[]): CallQuestion[] {
+function levelQuestion(state: JobState, cans: readonly number[]): CallQuestion[] {
+  const { shop } = state;
   if (state.witnesses.some((w) => w.kind === 'dip' || w.kind === 'levelSeen')) return [];
   const { aboard } = state.fuel;
   const at = (litres: number) => {
@@ -89,34 +98,32 @@ function variantQuestions(state: JobState): CallQuestion[] {
     decides: 'which vehicle this is: what is planned for it',
     stake: { minutes: 60 },
     answer: {
-      question: `variant ${variant.id}`,
+      question: VARIANT,
+      of: variant.id,
       choices: variant.choices.map(({ label }) => ({ value: label, label })),
     },
   }));
 }
 
-/** A line at its shortest and at its longest: does the way down change? */
+/** A line whose slack changes the way down, by the one engine that says which unknowns matter. */
 function lineQuestions(state: JobState): CallQuestion[] {
-  return state.vehicle.connections.flatMap((line): CallQuestion[] => {
-    const slack = state.slack[line.id];
-    if (!slack || slack.lo === slack.hi) return [];
-    const at = (value: number) =>
-      planDescent({ ...state, slack: { ...state.slack, [line.id]: { ...slack, lo: value, typ: value, hi: value } } });
-    const [short, long] = [at(slack.lo), at(slack.hi)];
-    const minutes = Math.abs(short.minutes.typ - long.minutes.typ) + (short.outcome === long.outcome ? 0 : 30);
-    if (short.stops.length === long.stops.length && short.outcome === long.outcome) return [];
-    const middle = roundTo(slack.typ, 5);
+  return whatMatters(state).flatMap((matter): CallQuestion[] => {
+    const { kind, id } = splitKey(matter.key);
+    const slack = state.slack[id];
+    if (kind !== 'line' || !slack) return [];
+    const { short, long } = matter.stops;
     return [
       {
-        id: `slack ${line.id}`,
-        text: `Does the ${line.name} give ${middle} mm?`,
+        id: `slack ${id}`,
+        text: say`Does the ${matter.name} give ${mm(roundTo(slack.typ, 5))}?`,
         decides:
-          short.outcome === long.outcome
-            ? `${short.stops.length} stops if it is short, ${long.stops.length} if it is long`
-            : 'whether the tank comes down past it at all',
-        stake: { minutes: roundTo(minutes, 1) },
+          short === null || long === null
+            ? 'whether the tank comes down past it at all'
+            : `${short} stops if it is short, ${long} if it is long`,
+        stake: { minutes: roundTo(matter.minutes ?? NO_WAY, 1) },
         answer: {
-          question: `slack ${line.id}`,
+          question: SLACK,
+          of: id,
           choices: [
             { value: 'long', label: 'More' },
             { value: 'short', label: 'Less' },
@@ -143,7 +150,7 @@ function obstructionQuestions(state: JobState): CallQuestion[] {
         text: `Is the ${thing.name} in the way?`,
         decides: `whether the ${thing.name} comes off and goes back`,
         stake: { minutes: roundTo(minutes, 1) },
-        answer: { question: `blocks ${thing.id}`, choices: seen },
+        answer: { question: BLOCKS, of: thing.id, choices: seen },
       },
     ];
   });
@@ -151,7 +158,7 @@ function obstructionQuestions(state: JobState): CallQuestion[] {
 
 function accessQuestions(state: JobState): CallQuestion[] {
   const down = lowerMinutes(state).total.typ;
-  const question = { hatch: 'ring from above', sender: 'ring from above', bed: 'bed comes off' } as const;
+  const question = { hatch: RING_FROM_ABOVE, sender: RING_FROM_ABOVE, bed: BED_OFF } as const;
   const text = {
     hatch: 'Is the ring in sight from above?',
     sender: 'Is the ring in sight from above?',
@@ -168,7 +175,7 @@ function accessQuestions(state: JobState): CallQuestion[] {
       text: text[id],
       decides: `${best.name.toLowerCase()} instead of lowering`,
       stake: { minutes: roundTo(down - best.minutes.typ, 5) },
-      answer: { question: question[id], choices: seen },
+      answer: { question: question[id], of: null, choices: seen },
     },
   ];
 }

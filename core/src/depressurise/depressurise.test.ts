@@ -1,5 +1,5 @@
-import { foldJob, judgeGate, type JobState } from '../job/index.ts';
-import { logWriter } from '../rehearsal/index.ts';
+import { judgeGate } from '../gates/index.ts';
+import { foldJob, type JobState, logWriter } from '../job/index.ts';
 import { archetypes, type VehicleFile } from '../vehicle/index.ts';
 import { judgeSchool, schoolsFor, type SchoolId } from './index.ts';
 

@@ -1,14 +1,16 @@
+import { complaints } from '../order/index.ts';
 import fc from 'fast-check';
-import { complaints } from '../job/entries/opening.ts';
 import { archetypes, type VehicleFile } from '../vehicle/index.ts';
-import { diagnose, questionOf, quickTests, type QuickTest } from './index.ts';
+import { diagnose, quickTests, type QuickTest } from './index.ts';
 
 const vehicle = archetypes[0]!;
 const told = (complaint: (typeof complaints)[number], answers: Record<string, string>, file: VehicleFile = vehicle) =>
   diagnose({
     complaint,
     vehicle: file,
-    answers: Object.fromEntries(Object.entries(answers).map(([id, value]) => [questionOf({ id }), value])),
+    answers: Object.fromEntries(
+      Object.entries(answers).map(([id, value]) => [`test/${id}`, Number.isFinite(Number(value)) ? Number(value) : value]),
+    ),
   });
 
 describe('must it come down?', () => {

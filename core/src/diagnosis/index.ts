@@ -1,5 +1,7 @@
 import { commonPractice } from '../basis/index.ts';
-import type { JobState } from '../job/types.ts';
+import type { Complaint } from '../order/index.ts';
+import { answerTo, askText, type Answered, type Question } from '../questions/index.ts';
+import type { VehicleFile } from '../vehicle/index.ts';
 import type { Verdict } from '../verdict/index.ts';
 import { quickTests, type Judged, type QuickTest } from './tests.ts';
 
@@ -24,8 +26,14 @@ const SETTLES: Record<string, number> = {
 export const decidesPerMinute = (test: Pick<QuickTest, 'id' | 'minutes'>): number =>
   (SETTLES[test.id] ?? 0.2) / test.minutes;
 
-/** The question under which a test's reading stands in the log. */
-export const questionOf = (test: Pick<QuickTest, 'id'>): string => `test ${test.id}`;
+/** What a quick test read: a figure, `open`, or one of its words. Asked of a test. */
+export const QUICK_TEST: Question<string | number> = {
+  id: 'test',
+  ofThing: true,
+  words: 'quick test',
+  expects: 'a figure or a word',
+  read: (value) => (typeof value === 'number' && Number.isFinite(value) ? value : askText('test', 'quick test').read(value)),
+};
 
 export interface TestState {
   test: QuickTest;
@@ -46,7 +54,7 @@ export interface Diagnosis {
  *
  * @example diagnose(state).verdict.outcome // 'bad': the ground loses 0.4 V
  */
-export function diagnose(state: Pick<JobState, 'complaint' | 'vehicle' | 'answers'>): Diagnosis {
+export function diagnose(state: { complaint: Complaint; vehicle: VehicleFile } & Answered): Diagnosis {
   const tests = quickTests[state.complaint].map((test): TestState => ({ test, judged: read(test, state) }));
   tests.sort(
     (a, b) =>
@@ -55,11 +63,10 @@ export function diagnose(state: Pick<JobState, 'complaint' | 'vehicle' | 'answer
   return { tests, verdict: mustComeDown(tests) };
 }
 
-function read(test: QuickTest, state: Pick<JobState, 'vehicle' | 'answers'>): Judged | null {
-  const said = state.answers[questionOf(test)];
-  if (said === undefined) return null;
-  const value = 'words' in test.reads || said === 'open' ? said : Number(said);
-  return typeof value === 'number' && !Number.isFinite(value) ? null : test.judge(value, state.vehicle);
+function read(test: QuickTest, state: { vehicle: VehicleFile } & Answered): Judged | null {
+  const said = answerTo(state, QUICK_TEST, test.id);
+  const fits = typeof said === 'number' || 'words' in test.reads || said === 'open';
+  return said === undefined || !fits ? null : test.judge(said, state.vehicle);
 }
 
 function mustComeDown(tests: readonly TestState[]): Verdict {

@@ -1,5 +1,5 @@
 import { commonPractice } from '../basis/index.ts';
-import type { Complaint } from '../job/types.ts';
+import type { Complaint } from '../order/index.ts';
 import type { VehicleFile } from '../vehicle/index.ts';
 import type { Verdict } from '../verdict/index.ts';
 

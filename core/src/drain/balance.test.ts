@@ -1,8 +1,8 @@
 import { computed, measured } from '../basis/index.ts';
 import { estimate, exactly } from '../estimate/index.ts';
-import type { Witness } from '../tank/index.ts';
+import { safeFillToday, type Witness } from '../tank/index.ts';
 import { archetypes } from '../vehicle/index.ts';
-import { capShutStopsAfter, fuelBalance, safeFillToday, siphonCrest, siphonFlow, suctionLift } from './index.ts';
+import { capShutStopsAfter, fuelBalance, siphonCrest, siphonFlow, suctionLift } from './index.ts';
 import { fillingFlow, fuels, vapourPressure } from '../fluid/index.ts';
 
 const witness = (lo: number, hi: number, outBefore: number, inBefore = 0): Witness => ({
@@ -70,13 +70,13 @@ describe('every litre accounted for', () => {
 });
 
 describe('how full a can may be today', () => {
-  const at = (answers: Record<string, string>) => safeFillToday({ vehicle: archetypes[0]!, answers });
+  const at = (answers: Record<string, string | number>) => safeFillToday({ vehicle: archetypes[0]!, answers });
   test('filled at −10 °C for a store of 40 °C: 94.1 % at 745 kg/m³, a little less for the lightest', () => {
-    expect(at({ 'celsius today': '-10', 'celsius store': '40' })).toBeCloseTo(0.941, 2);
+    expect(at({ 'celsius/today': -10, 'celsius/store': 40 })).toBeCloseTo(0.941, 2);
   });
   test('a warm day and a cool store let it be fuller; nonsense counts as unsaid', () => {
-    expect(at({ 'celsius today': '25', 'celsius store': '30' })).toBeGreaterThan(at({}));
-    expect(at({ 'celsius today': 'warm' })).toBe(at({}));
+    expect(at({ 'celsius/today': 25, 'celsius/store': 30 })).toBeGreaterThan(at({}));
+    expect(at({ 'celsius/today': 'warm' })).toBe(at({}));
   });
 });
 

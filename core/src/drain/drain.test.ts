@@ -1,20 +1,10 @@
+import { burstClock, burstLitres } from '../tank/index.ts';
 import fc from 'fast-check';
 import { measured } from '../basis/index.ts';
 import { InputError } from '../errors/index.ts';
 import { estimate, exactly } from '../estimate/index.ts';
 import { archetypes } from '../vehicle/index.ts';
-import {
-  bestWayOut,
-  drainFacts,
-  burstClock,
-  burstLitres,
-  drainTime,
-  drainWays,
-  frictionFactor,
-  GRAVITY,
-  shareOut,
-  siphonFlow,
-} from './index.ts';
+import { bestWayOut, drainFacts, drainTime, drainWays, frictionFactor, GRAVITY, shareOut, siphonFlow } from './index.ts';
 
 const PETROL = 0.6e-6;
 
@@ -205,9 +195,9 @@ describe('ways out', () => {
     expect(pump.minutes.typ).toBeCloseTo(37 / 7 + 5, 6);
   });
   test('what was seen decides: a shut cap, a silent plug, a hose end above the fuel, a second tank', () => {
-    const cannot = (answers: Record<string, string>) =>
+    const cannot = (answers: Record<string, string | number>) =>
       Object.fromEntries(
-        drainWays({ vehicle: rail, aboard, complaint: 'level', facts: drainFacts(answers) }).map((w) => [
+        drainWays({ vehicle: rail, aboard, complaint: 'level', facts: drainFacts({ answers }) }).map((w) => [
           w.id,
           w.cannot,
         ]),
@@ -215,7 +205,7 @@ describe('ways out', () => {
     expect(cannot({ 'cap opens': 'no' }).siphon).toMatch(/stops after about/);
     expect(cannot({ 'drain plug': 'silent' }).plug).toMatch(/empty or blocked/);
     expect(cannot({ 'drain plug': 'none' }).plug).toMatch(/no plug/);
-    expect(cannot({ 'hose head': '-0.1' }).siphon).toMatch(/above the fuel/);
+    expect(cannot({ 'hose head': -0.1 }).siphon).toMatch(/above the fuel/);
     expect(cannot({ 'second tank': 'yes' }).otherTank).toBeNull();
     expect(cannot({}).siphon).toBeNull();
   });

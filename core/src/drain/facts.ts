@@ -1,5 +1,7 @@
 import { commonPractice, shopRule } from '../basis/index.ts';
 import type { Estimate } from '../estimate/index.ts';
+import { answerTo, type Answered } from '../questions/index.ts';
+import { CAP_OPENS, DRAIN_PLUG, HOSE_HEAD, SECOND_TANK } from './questions.ts';
 
 /** What this shop drains with. Where a shop starts; common practice, no source. */
 export interface DrainKit {
@@ -37,15 +39,15 @@ export interface DrainFacts {
   otherTank?: boolean;
 }
 
-/** The facts as the log's answers hold them. @example drainFacts({ 'cap opens': 'no' }).capShut // true */
-export function drainFacts(answers: Readonly<Record<string, string>>, madeSafe = false): DrainFacts {
-  const head = Number(answers['hose head'] ?? NaN);
-  const plug = answers['drain plug'];
+/** The facts as the log's answers hold them. @example drainFacts(state).capShut // true */
+export function drainFacts(state: Answered, madeSafe = false): DrainFacts {
+  const head = answerTo(state, HOSE_HEAD);
+  const plug = answerTo(state, DRAIN_PLUG);
   return {
     ...(madeSafe ? { madeSafe } : {}),
-    ...(answers['cap opens'] === 'no' ? { capShut: true } : {}),
+    ...(answerTo(state, CAP_OPENS) === 'no' ? { capShut: true } : {}),
     ...(plug === 'silent' || plug === 'none' ? { plug } : {}),
-    ...(Number.isFinite(head) ? { hoseHead: head } : {}),
-    ...(answers['second tank'] === 'yes' ? { otherTank: true } : {}),
+    ...(typeof head === 'number' ? { hoseHead: head } : {}),
+    ...(answerTo(state, SECOND_TANK) === 'yes' ? { otherTank: true } : {}),
   };
 }

@@ -1,14 +1,5 @@
 import { InputError } from '../errors/index.ts';
-import {
-  airingMinutes,
-  flammableFrom,
-  kinematicViscosity,
-  safeFill,
-  spillInWords,
-  vapourPressure,
-  viscosityAt,
-  volumeCorrection,
-} from './index.ts';
+import { airingMinutes, flammableFrom, kinematicViscosity, safeFill, spillInWords, vapourPressure, viscosityAt, volumeCorrection } from './index.ts';
 
 describe('volume correction, API MPMS 11.1 generalised products (coefficients from memory)', () => {
   test.each([

@@ -1,12 +1,12 @@
 import { measured } from '../basis/index.ts';
-import { gridDown, type TankState } from '../stops/index.ts';
-import { estimateOf, type Range } from '../vehicle/index.ts';
+import { slackOf, type TankState } from '../hang/index.ts';
+import { estimateOf, foundOut, MORE_TILT, REACH, type Range } from '../vehicle/index.ts';
 
 /** One thing that might be otherwise. All mm but the helper. */
 export type Change =
   | { what: 'longer'; line: string; mm: number }
   | { what: 'slack'; line: string; mm: number }
-  | { what: 'reach'; thing: string; way: string; mm: number }
+  | { what: 'reach'; way: string; mm: number }
   | { what: 'lower'; obstruction: string; mm: number }
   | { what: 'away'; obstruction: string }
   | { what: 'tilt'; mm: number }
@@ -30,7 +30,7 @@ export function changed(state: TankState, change: Change): TankState {
     case 'longer':
     case 'slack': {
       const { line, mm } = change;
-      const had = state.slack[line]!;
+      const had = slackOf(state, line);
       const slack =
         change.what === 'longer'
           ? { ...shift(had, mm), basis: had.basis }
@@ -43,21 +43,8 @@ export function changed(state: TankState, change: Change): TankState {
       );
       return { ...state, vehicle: { ...vehicle, connections }, taut, slack: { ...state.slack, [line]: slack } };
     }
-    case 'reach': {
-      const { thing, way, mm } = change;
-      const further = <W extends { id: string; reachFrom: Range; reachTo: Range }>(ways: W[]): W[] =>
-        ways.map((w) =>
-          w.id === way ? { ...w, reachFrom: shift(w.reachFrom, -mm), reachTo: shift(w.reachTo, mm) } : w,
-        );
-      return {
-        ...state,
-        vehicle: {
-          ...vehicle,
-          connections: vehicle.connections.map((c) => (c.id === thing ? { ...c, part: further(c.part) } : c)),
-          obstructions: vehicle.obstructions.map((o) => (o.id === thing ? { ...o, clear: further(o.clear) } : o)),
-        },
-      };
-    }
+    case 'reach':
+      return { ...state, vehicle: foundOut(vehicle, REACH.id, change.way, change.mm) };
     case 'lower': {
       const { obstruction, mm } = change;
       return {
@@ -83,8 +70,8 @@ export function changed(state: TankState, change: Change): TankState {
         },
       };
     case 'helper':
-      return { ...state, helperMinutes: 0 };
+      return { ...state, shop: { ...state.shop, helperMinutes: 0 } };
     case 'tilt':
-      return { ...state, vehicle: { ...vehicle, tiltLimit: Math.max(0, gridDown(vehicle.tiltLimit + change.mm)) } };
+      return { ...state, vehicle: foundOut(vehicle, MORE_TILT.id, null, change.mm) };
   }
 }

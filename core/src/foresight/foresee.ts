@@ -1,9 +1,11 @@
-import { nameOf } from '../job/names.ts';
+import type { Margins, TankState } from '../hang/index.ts';
 import type { Route } from '../route/index.ts';
-import { routeModel, standardMargins, type Margins, type TankState, type View } from '../stops/index.ts';
+import { routeModel, type View } from '../stops/index.ts';
+import { obstructionOf, splitKey } from '../vehicle/index.ts';
 import type { Verdict } from '../verdict/index.ts';
 import { asks } from './asks.ts';
 import { changed, type Change } from './change.ts';
+import { nameOf } from './names.ts';
 import { whatMatters, type Matter } from './matters.ts';
 import { minutesAhead, outlook } from './outlook.ts';
 import { remedies, type Remedy } from './remedies.ts';
@@ -40,7 +42,7 @@ export function foresee(
   given: TankState,
   changes: readonly Change[] = [],
   onProgress?: (share: number) => boolean | void,
-  margins: Margins = standardMargins,
+  margins: Margins = given.shop,
 ): Foresight {
   const state = changes.reduce(changed, given);
   const ahead = outlook(state, margins);
@@ -49,9 +51,9 @@ export function foresee(
   const route = ahead.typical ?? ahead.best;
   const view: View = ahead.typical ? 'typical' : 'best';
   const known = (key: string) => {
-    const id = key.slice(key.indexOf(':') + 1);
+    const { id } = splitKey(key);
     const slack = state.slack[id];
-    const blocks = state.vehicle.obstructions.find((o) => o.id === id)?.blocksAt;
+    const blocks = obstructionOf(state.vehicle, id)?.blocksAt;
     return key.startsWith('line:') && slack ? slack : (blocks ?? { lo: 0, hi: 0 });
   };
   return {

@@ -1,7 +1,9 @@
-import { foldJob } from '../job/index.ts';
-import { logWriter, randomVehicle, seeded } from '../rehearsal/index.ts';
+import { startingFigures } from '../order/index.ts';
+import { bindings, type TankState } from '../hang/index.ts';
+import { foldJob, logWriter } from '../job/index.ts';
+import { randomVehicle, seeded } from '../rehearsal/index.ts';
 import { solve } from '../route/index.ts';
-import { bindings, nextStop, routeDown, routeModel, standardMargins, type TankState } from '../stops/index.ts';
+import { nextStop, routeDown, routeModel } from '../stops/index.ts';
 import { archetypes, type Connection, type Range, type VehicleFile } from '../vehicle/index.ts';
 import { plainLine, r } from '../vehicle/testing.ts';
 import { asks, changed, minutesAhead, outlook, remedies, stuck, whatMatters } from './index.ts';
@@ -28,7 +30,7 @@ const heater = () => begin([line('heater', r(60), 95), line('feed', r(120), 30)]
 
 describe('no way, worked by hand', () => {
   test('what still comes off, what is left, what holds it and by how much', () => {
-    const { off, left } = stuck(routeModel(heater(), 'typical', standardMargins));
+    const { off, left } = stuck(routeModel(heater(), 'typical', startingFigures));
     expect(off).toEqual(['line:feed']);
     expect(left).toEqual([
       { key: 'line:heater', way: 'heater-top', short: 45, reached: 50, heldBy: 'line:heater', waitsFor: [] },
@@ -79,7 +81,7 @@ describe('random vehicles without a way', () => {
             routeModel(
               changes.reduce<TankState>((s, c) => changed(s, { ...c, mm: mm + more } as typeof c), state),
               'typical',
-              standardMargins,
+              startingFigures,
             ),
           ).route;
         expect(solved(0)!.minutes).toBeCloseTo(minutes, 6);
@@ -115,8 +117,8 @@ describe('what lies ahead', () => {
   test('a plan says what it asks of each line while it is on', () => {
     // feed comes off at 30; heater stays on down to 80, where it is reached.
     const state = begin([line('feed', r(50), 30), line('heater', r(120), 80)]);
-    const model = routeModel(state, 'typical', standardMargins);
-    expect(asks(model, routeDown(state, 'typical', standardMargins)!)).toEqual([
+    const model = routeModel(state, 'typical', startingFigures);
+    expect(asks(model, routeDown(state, 'typical')!)).toEqual([
       { key: 'line:heater', mm: 80 },
       { key: 'line:feed', mm: 30 },
     ]);
@@ -158,22 +160,22 @@ describe('what lies ahead', () => {
       restore: [],
     };
     const state = begin([line('feed', r(120), 30)], { obstructions: [pipe] });
-    const before = routeDown(state, 'typical', standardMargins)!.minutes;
-    expect(routeDown(changed(state, { what: 'away', obstruction: 'pipe' }), 'typical', standardMargins)!.minutes).toBe(
+    const before = routeDown(state, 'typical')!.minutes;
+    expect(routeDown(changed(state, { what: 'away', obstruction: 'pipe' }), 'typical')!.minutes).toBe(
       before - 15,
     );
-    expect(routeDown(changed(state, { what: 'slack', line: 'feed', mm: 20 }), 'typical', standardMargins)).toBeNull();
-    expect(routeDown(state, 'typical', standardMargins)!.minutes).toBe(before);
+    expect(routeDown(changed(state, { what: 'slack', line: 'feed', mm: 20 }), 'typical')).toBeNull();
+    expect(routeDown(state, 'typical')!.minutes).toBe(before);
     expect(bindings(state)).toHaveLength(2);
     // A line that takes two: with a helper standing by nobody is called, 5 minutes less.
     const two = line('filler', r(90), 30);
     two.part[0]!.people = 2;
     const heavy = begin([two]);
-    const called = routeDown(heavy, 'typical', standardMargins)!.minutes;
-    expect(routeDown(changed(heavy, { what: 'helper' }), 'typical', standardMargins)!.minutes).toBe(called - 5);
+    const called = routeDown(heavy, 'typical')!.minutes;
+    expect(routeDown(changed(heavy, { what: 'helper' }), 'typical')!.minutes).toBe(called - 5);
     // What it costs to call somebody is the shop's own figure, taken with the job.
-    const busy = { ...heavy, helperMinutes: 12 };
-    expect(routeDown(busy, 'typical', standardMargins)!.minutes).toBe(called + 7);
+    const busy = { ...heavy, shop: { ...heavy.shop, helperMinutes: 12 } };
+    expect(routeDown(busy, 'typical')!.minutes).toBe(called + 7);
     expect(nextStop(state).actions.map((a) => a.key)).toContain('obstruction:pipe');
   });
 });

@@ -1,5 +1,7 @@
 import type { Route } from '../route/index.ts';
-import { bindings, routeDown, standardMargins, type Binding, type Margins, type TankState } from '../stops/index.ts';
+import { bindings, type Binding, type Margins, type TankState } from '../hang/index.ts';
+import { routeDown } from '../stops/index.ts';
+import { splitKey } from '../vehicle/index.ts';
 import { changed, type Change } from './change.ts';
 
 /** An unknown whose answer changes the plan. */
@@ -11,6 +13,8 @@ export interface Matter {
   hi: number;
   /** Minutes between the plans at its two ends; null where one end has no way at all, which outranks any minutes. */
   minutes: number | null;
+  /** Stops of the plan at its short and at its long end; null where there is no way then. */
+  stops: { short: number | null; long: number | null };
   /** Neither matters alone, but both together do. */
   also?: { key: string; name: string };
 }
@@ -22,7 +26,7 @@ export interface Matter {
  * @returns what decides whether there is a way first, then by minutes at stake
  * @example whatMatters(state)[0] // { key: 'line:feed', lo: 20, hi: 80, minutes: 14 }
  */
-export function whatMatters(state: TankState, margins: Margins = standardMargins): Matter[] {
+export function whatMatters(state: TankState, margins: Margins = state.shop): Matter[] {
   const unknown = bindings(state).filter((b) => b.limit.hi > b.limit.lo);
   const at = (list: readonly Binding[], end: 'lo' | 'hi'): Route | null =>
     routeDown(
@@ -41,6 +45,7 @@ export function whatMatters(state: TankState, margins: Margins = standardMargins
         lo: first!.limit.lo,
         hi: first!.limit.hi,
         minutes: short && long ? Math.abs(short.minutes - long.minutes) : null,
+        stops: { short: short?.stops.length ?? null, long: long?.stops.length ?? null },
         ...(second ? { also: { key: second.key, name: second.name } } : {}),
       },
     ];
@@ -54,7 +59,7 @@ export function whatMatters(state: TankState, margins: Margins = standardMargins
 }
 
 const setTo = (b: Binding, mm: number): Change => {
-  const id = b.key.slice(b.key.indexOf(':') + 1);
+  const { id } = splitKey(b.key);
   return b.line ? { what: 'slack', line: id, mm } : { what: 'lower', obstruction: id, mm: mm - b.limit.typ };
 };
 

@@ -1,6 +1,7 @@
 import { computed } from '../basis/index.ts';
 import type { Route } from '../route/index.ts';
-import { routeDown, standardMargins, type Margins, type TankState, type View } from '../stops/index.ts';
+import type { Margins, TankState } from '../hang/index.ts';
+import { routeDown, type View } from '../stops/index.ts';
 import type { Verdict } from '../verdict/index.ts';
 
 /** What the way down costs, by how the ranges turn out; null where there is no way then. Minutes, the way up not counted. */
@@ -21,7 +22,7 @@ const basis = computed('least minutes over all orders, heights and tilts');
  *
  * @example outlook(state).verdict.outcome // 'good': there is a way whatever is true
  */
-export function outlook(state: TankState, margins: Margins = standardMargins): Outlook {
+export function outlook(state: TankState, margins: Margins = state.shop): Outlook {
   const views = (['best', 'typical', 'look', 'worst'] as const).map((view): [View, Route | null] => [
     view,
     routeDown(state, view, margins),

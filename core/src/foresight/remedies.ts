@@ -1,7 +1,10 @@
-import { nameOf, splitKey } from '../job/names.ts';
+import type { Margins, TankState } from '../hang/index.ts';
+import { isOff } from '../ledger/index.ts';
 import { solve } from '../route/index.ts';
-import { routeModel, standardMargins, type Margins, type TankState, type View } from '../stops/index.ts';
+import { routeModel, type View } from '../stops/index.ts';
+import { keyOf, lineOf, splitKey } from '../vehicle/index.ts';
 import { changed, type Change } from './change.ts';
+import { nameOf } from './names.ts';
 import { stuck } from './stuck.ts';
 
 /** A change that makes a way, with what it takes. */
@@ -33,7 +36,7 @@ export interface RemedyOptions {
  * @example remedies(state)[0]!.text // 'free the heater line from a clip or another joint: 45 mm more'
  */
 export function remedies(state: TankState, options: RemedyOptions = {}): Remedy[] {
-  const { view = 'typical', margins = standardMargins, onProgress } = options;
+  const { view = 'typical', margins = state.shop, onProgress } = options;
   const minutes = (s: TankState): number | null => solve(routeModel(s, view, margins)).route?.minutes ?? null;
   if (minutes(state) !== null) return [];
   const singles = candidates(state, view, margins);
@@ -91,8 +94,9 @@ function candidates(state: TankState, view: View, margins: Margins): Make[] {
     const { kind, id } = splitKey(key);
     const name = nameOf(state, key);
     if (kind === 'line') {
-      const line = state.vehicle.connections.find((c) => c.id === id)!;
-      const clipped = line.clips.some((c) => !state.items.some((i) => i.key === `clip:${c.id}`));
+      const line = lineOf(state.vehicle, id);
+      if (!line) continue;
+      const clipped = line.clips.some((c) => !isOff(state, keyOf('clip', c.id)));
       out.push({
         kind: 'longer',
         of: (mm) => ({ what: 'longer', line: id, mm }),
@@ -102,7 +106,7 @@ function candidates(state: TankState, view: View, margins: Margins): Make[] {
       for (const way of line.part)
         out.push({
           kind: 'reach',
-          of: (mm) => ({ what: 'reach', thing: id, way: way.id, mm }),
+          of: (mm) => ({ what: 'reach', way: way.id, mm }),
           text: (mm) => `reach the ${name} ${mm} mm further (${way.from}): longer extension, a wheel or a liner off`,
         });
     } else if (kind === 'obstruction')

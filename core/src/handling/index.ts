@@ -2,7 +2,6 @@ export {
   drained,
   judgeHandling,
   litresToTakeOut,
-  startingKilograms,
   tankMass,
   type Handling,
   type Hands,

@@ -13,9 +13,6 @@ export interface ShopKilograms {
   two: number;
 }
 
-/** Where a shop starts; common practice, no source. */
-export const startingKilograms: ShopKilograms = { alone: 25, two: 40 };
-
 /**
  * Mass of the tank with what is in it, kg.
  *

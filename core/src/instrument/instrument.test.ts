@@ -1,5 +1,7 @@
-import { BURSTS, foldJob, type Complaint, type Entry, type JobState } from '../job/index.ts';
-import { logWriter, seeded } from '../rehearsal/index.ts';
+import type { Complaint } from '../order/index.ts';
+import { BURSTS } from '../tank/index.ts';
+import { type Entry, foldJob, type JobState, logWriter } from '../job/index.ts';
+import { seeded } from '../rehearsal/index.ts';
 import { archetypes } from '../vehicle/index.ts';
 import { BLEEDING, hiddenTruth, instruments, nowOf, readInstrument } from './index.ts';
 

@@ -1,5 +1,5 @@
 import { InputError } from '../errors/index.ts';
-import type { JobState } from '../job/types.ts';
+import type { JobState } from '../job/index.ts';
 import { hiddenTruth, nowOf } from './truth.ts';
 import { instruments, type Channel, type InstrumentKind, type Reading } from './types.ts';
 

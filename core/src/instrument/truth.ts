@@ -1,9 +1,8 @@
-import { burstClock } from '../drain/bursts.ts';
 import { fuels } from '../fluid/index.ts';
-import { BURSTS } from '../job/apply/safety.ts';
-import type { JobState } from '../job/types.ts';
-import { seeded } from '../rehearsal/random.ts';
-import { levelShare, staysAboard } from '../tank/index.ts';
+import type { JobState } from '../job/index.ts';
+import { openItems } from '../ledger/index.ts';
+import { seeded } from '../rehearsal/index.ts';
+import { burstClock, BURSTS, levelShare, litresIn, litresOut, staysAboard } from '../tank/index.ts';
 import { exactly } from '../estimate/index.ts';
 import { estimateOf, type Range } from '../vehicle/index.ts';
 
@@ -76,13 +75,9 @@ const BLEED_SECONDS = 5;
 /** @param at ms since the epoch */
 export function nowOf(truth: HiddenTruth, state: JobState, at: number): Now {
   const out = state.containers.reduce((sum, c) => sum + c.litres, 0);
-  const moved = state.moves.reduce(
-    (sum, m) => sum + (m.what === 'spilled' ? -m.litres : m.what === 'disposed' ? 0 : m.litres),
-    0,
-  );
-  const before = Math.max(0, truth.litres - out + moved + state.filled);
+  const before = Math.max(0, truth.litres - litresOut(state) + litresIn(state));
   const bursts = [...state.waits].reverse().find((w) => w.what === BURSTS);
-  const counted = bursts ? Math.max(0, out - bursts.outBefore) : 0;
+  const counted = bursts ? Math.max(0, out - (state.burstsFrom ?? 0)) : 0;
   const aboardThen = before + counted;
   const seconds = bursts ? ((bursts.ended ? Date.parse(bursts.ended) : at) - Date.parse(bursts.started)) / 1000 : 0;
   const rest = staysAboard(state.vehicle, exactly(aboardThen)).litres.typ;
@@ -93,7 +88,7 @@ export function nowOf(truth: HiddenTruth, state: JobState, at: number): Now {
   const died = state.pressure?.instead === 'engineDied';
   const pressure = died ? 4 : truth.pressure * Math.exp(-letOut / BLEED_SECONDS);
   const airMoves = state.gates[1].answers.air?.answer === 'yes';
-  const wet = state.containers.length > 0 || state.items.some((i) => i.kind === 'line' && i.state === 'open');
+  const wet = state.containers.length > 0 || openItems(state).some((i) => i.kind === 'line');
   return {
     litres,
     pressure,

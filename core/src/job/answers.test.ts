@@ -1,12 +1,15 @@
-import { logWriter } from '../rehearsal/index.ts';
-import { archetypes } from '../vehicle/index.ts';
-import { foldJob, SEALED, type Entry } from './index.ts';
+import { archetypes, SEALED } from '../vehicle/index.ts';
+import { answerOf } from '../questions/index.ts';
+import { type Bodies, checkBody, foldJob, logWriter } from './index.ts';
+import { jobAt } from './testing.ts';
 
 const crosswise = archetypes[1]!;
 const write = logWriter('job');
 const opened = write('opened', { name: 'Van', complaint: 'pump', vehicle: crosswise, gauge: 0.5 });
-const told = (...answers: [question: string, value: string][]) =>
-  foldJob(null, [opened, ...answers.map(([question, value]) => write('answer', { question, value }))])!;
+const told = (...answers: Bodies['answer'][]) => foldJob(null, [opened, ...answers.map((body) => write('answer', body))])!;
+const slack = (of: string, value: string | number) => ({ question: 'slack', of, value });
+
+const blocks = (value: string) => ({ question: 'blocks', of: 'exhaust', value });
 
 describe('an answer to a question that matters', () => {
   const before = told();
@@ -15,29 +18,33 @@ describe('an answer to a question that matters', () => {
     ['long', (s: typeof before.slack.feed) => s!.typ > before.slack.feed!.typ],
     ['hidden', (s: typeof before.slack.feed) => JSON.stringify(s) === JSON.stringify(before.slack.feed)],
   ] as const)('%s: the safe end of the line stays where it was', (value, fits) => {
-    const { slack } = told(['slack feed', value]);
-    expect(slack.feed!.lo).toBe(before.slack.feed!.lo);
-    expect(fits(slack.feed)).toBe(true);
-    expect(slack.return).toEqual(before.slack.return);
+    const told1 = told(slack('feed', value));
+    expect(told1.slack.feed!.lo).toBe(before.slack.feed!.lo);
+    expect(fits(told1.slack.feed)).toBe(true);
+    expect(told1.slack.return).toEqual(before.slack.return);
   });
   test('a string makes it known, rounded to the safe side; nonsense moves nothing', () => {
-    expect(told(['slack feed', '72.9']).slack.feed).toMatchObject({ lo: 72, typ: 72, hi: 72 });
-    for (const odd of ['-5', 'far', 'NaN']) expect(told(['slack feed', odd]).slack.feed).toEqual(before.slack.feed);
-    expect(told(['slack moon', 'short']).slack).toEqual(before.slack);
+    expect(told(slack('feed', 72.9)).slack.feed).toMatchObject({ lo: 72, typ: 72, hi: 72 });
+    for (const odd of [-5, 'far', NaN]) {
+      expect(told(slack('feed', odd)).slack.feed).toEqual(before.slack.feed);
+      expect(() => checkBody('answer', slack('feed', odd))).toThrow(/0 to 2000, or short, or long, or hidden/);
+    }
+    expect(told(slack('moon', 'short')).slack).toEqual(before.slack);
   });
   test('not in the way: out of the plan, and back in when the answer is taken back', () => {
-    const no = told(['blocks exhaust', 'no']);
+    const no = told(blocks('no'));
     expect(no.vehicle.obstructions.find((o) => o.id === 'exhaust')!.blocksAt).toBeNull();
-    const newest = no.kept.at(-1)!;
-    const back = foldJob(no, [write('takeBack', { entry: newest.id })])!;
+    const job = jobAt({ vehicle: crosswise });
+    job.log('answer', blocks('no'));
+    const back = job.log('takeBack', { entry: job.entries.at(-1)!.id });
     expect(back.vehicle.obstructions.find((o) => o.id === 'exhaust')!.blocksAt).not.toBeNull();
-    expect(told(['blocks exhaust', 'hidden']).vehicle).toEqual(before.vehicle);
+    expect(told(blocks('hidden')).vehicle).toEqual(before.vehicle);
   });
   test('the vehicle of the file itself is never changed by a job', () => {
     const file = JSON.stringify(crosswise);
-    told(['blocks exhaust', 'no'], [SEALED, 'yes'], ['slack feed', 'short']);
+    told(blocks('no'), answerOf(SEALED, 'yes'), slack('feed', 'short'));
     expect(JSON.stringify(crosswise)).toBe(file);
-    expect((opened as Extract<Entry, { kind: 'opened' }>).body.vehicle.tank.sealed).toBeUndefined();
+    expect(opened.body.vehicle.tank.sealed).toBeUndefined();
   });
 });
 

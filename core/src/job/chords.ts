@@ -1,16 +1,21 @@
-import { descended } from './goal.ts';
-import { shortName } from './names.ts';
-import type { JobState } from './types.ts';
+import { shortName } from '../vehicle/index.ts';
+import type { JobState } from './state.ts';
 
 /** A chord across the well: from the drop where a connection came off to the drop by which it must be back. mm */
 export interface Chord {
+  /** Ledger key. */
   key: string;
+  /** Number painted on it. */
   tag: number | null;
+  /** Short name. */
   name: string;
+  /** Where it came off, mm. */
   from: number;
+  /** By where it must be back, mm. */
   by: number;
+  /** Not back yet. */
   open: boolean;
-  /** Where it was made again; null while open. */
+  /** Where it was made again; null while open. mm */
   back: number | null;
 }
 
@@ -33,23 +38,3 @@ export function chords(state: Pick<JobState, 'items'>): Chord[] {
     }))
     .sort((a, b) => Number(b.open) - Number(a.open) || a.by - b.by || a.from - b.from);
 }
-
-export type StationId = 'plan' | 'safe' | 'drain' | 'drop' | 'bench' | 'refit' | 'prove';
-export const stations: readonly StationId[] = ['plan', 'safe', 'drain', 'drop', 'bench', 'refit', 'prove'];
-
-/** Where the job stands: the station at which the next thing is to be done. */
-export function stationNow(state: JobState): StationId {
-  if (state.signed) return 'prove';
-  if (descended(state)) {
-    if (state.pose.f === 0 && state.items.every((i) => i.state === 'closed' || i.state === 'deviation')) return 'prove';
-    const begun = state.out && state.pose.f < state.vehicle.clear;
-    return state.gates[3].passed || begun ? 'refit' : 'bench';
-  }
-  if (state.gates[2].passed || state.deepest > 0) return 'drop';
-  if (state.gates[1].passed) return 'drain';
-  return state.complaintTest ? 'safe' : 'plan';
-}
-
-/** Stations that are behind the job. */
-export const stationsDone = (state: JobState): StationId[] =>
-  state.signed ? [...stations] : stations.slice(0, stations.indexOf(stationNow(state)));

@@ -1,11 +1,6 @@
-import fc from 'fast-check';
 import { archetypes } from '../vehicle/index.ts';
-import { logWriter } from '../rehearsal/index.ts';
-import { foldJob, owed, refusalOf, takeBackInWords, type Entry, type JobState } from './index.ts';
-import { anyLog } from './testing.ts';
-
-/** State without the bookkeeping of what was ever seen, which an undone entry rightly leaves behind. */
-const bare = (state: JobState | null) => state && { ...state, seen: [], takenBack: [], lastSeq: 0 };
+import { foldJob, logWriter, owed, refusalOf, takeBackInWords } from './index.ts';
+import { jobAt } from './testing.ts';
 
 describe('fuel that came in by itself', () => {
   test('is already in what was seen since, so that the count and the look agree again', () => {
@@ -24,108 +19,10 @@ describe('fuel that came in by itself', () => {
   });
 });
 
-describe('any log', () => {
-  test('folds, whatever stands in it, and never counts an entry twice', () => {
-    fc.assert(
-      fc.property(anyLog(), (log) => {
-        const state = foldJob(null, log)!;
-        expect(state.jobId).toBe('job');
-        expect(foldJob(state, log)).toEqual(state);
-        expect(JSON.parse(JSON.stringify(state))).toEqual(state);
-      }),
-      { numRuns: 200 },
-    );
-  });
-
-  test('folds in parts as in one', () => {
-    fc.assert(
-      fc.property(anyLog(), fc.nat(), (log, at) => {
-        const cut = 1 + (at % log.length);
-        expect(foldJob(foldJob(null, log.slice(0, cut)), log.slice(cut))).toEqual(foldJob(null, log));
-      }),
-      { numRuns: 200 },
-    );
-  });
-
-  test('undo restores what was before', () => {
-    fc.assert(
-      fc.property(anyLog(), (log) => {
-        const state = foldJob(null, log)!;
-        const newest = state.kept.at(-1)!;
-        if (newest.kind === 'opened' || state.signed) return;
-        const undo: Entry = {
-          id: 'undo',
-          jobId: 'job',
-          at: '2026-01-05T20:00:00Z',
-          by: 'bo',
-          kind: 'takeBack',
-          body: { entry: newest.id },
-        };
-        expect(bare(foldJob(state, [undo]))).toEqual(bare(foldJob(null, state.kept.slice(0, -1))));
-      }),
-      { numRuns: 200 },
-    );
-  });
-
-  test('is signed only when nothing is owed, and then takes nothing but addenda', () => {
-    fc.assert(
-      fc.property(anyLog(), (log) => {
-        const state = foldJob(null, log)!;
-        const sign: Entry = {
-          id: 'sign',
-          jobId: 'job',
-          at: '2026-01-05T20:00:00Z',
-          by: 'ines',
-          kind: 'signed',
-          body: {},
-        };
-        const signed = foldJob(state, [sign])!;
-        if (!state.signed) expect(signed.signed !== null).toBe(owed(state).length === 0);
-        if (signed.signed)
-          expect(refusalOf(signed, { ...sign, id: 'n', kind: 'note', body: { text: 'x' } })).not.toBeNull();
-      }),
-      { numRuns: 200 },
-    );
-  });
-
-  test('facts are never refused before the signature', () => {
-    fc.assert(
-      fc.property(anyLog(), (log) => {
-        let state: JobState | null = null;
-        for (const entry of log) {
-          const refused = refusalOf(state, entry);
-          if (refused) expect(['gate', 'signed', 'takeBack', 'addendum']).toContain(entry.kind);
-          state = foldJob(state, [entry]);
-          if (state!.signed) return;
-        }
-      }),
-      { numRuns: 200 },
-    );
-  });
-});
-
 describe('what a log means', () => {
   const vehicle = archetypes[0]!;
-  const quiet = {
-    asked: true,
-    tight: [] as string[],
-    nearly: [] as string[],
-    allFist: false,
-    reachable: [] as string[],
-  };
-  const start = () => {
-    const write = logWriter('job');
-    let state = foldJob(null, [write('opened', { name: 'Van 4', complaint: 'pump', vehicle, gauge: 0.5 })])!;
-    return {
-      get state() {
-        return state;
-      },
-      log(...args: Parameters<typeof write>) {
-        state = foldJob(state, [write(...args)])!;
-        return state;
-      },
-    };
-  };
+  const quiet = { asked: true, tight: [] as string[], nearly: [] as string[], allFist: false, reachable: [] as string[] };
+  const start = () => jobAt({ vehicle });
   const stop = (
     to: number,
     off: { key: string; tag?: number; way?: string }[] = [],
@@ -158,7 +55,7 @@ describe('what a log means', () => {
     const job = start();
     job.log('stopDone', stop(150));
     expect(job.state.pulls.map((p) => p.key)).toEqual(expect.arrayContaining(['line:feed', 'line:vent']));
-    const undo = takeBackInWords(job.state)!;
+    const undo = takeBackInWords(job.state, job.entries, { by: 'ines', device: 'device' })!;
     expect(undo.words).toBe('lowered to 150');
     job.log('takeBack', { entry: undo.entry });
     expect(job.state.pulls).toEqual([]);
@@ -176,12 +73,33 @@ describe('what a log means', () => {
     expect(job.state.items[0]!.state).toBe('closed');
   });
 
-  test('taking back names the newest entry only', () => {
+  test('an earlier entry is taken back while nothing stands on it; what stands on it goes first', () => {
     const job = start();
     job.log('note', { text: 'one' });
-    const first = job.state.kept.at(-1)!.id;
-    job.log('note', { text: 'two' });
-    const entry: Entry = { id: 'u', jobId: 'job', at: '', by: 'bo', kind: 'takeBack', body: { entry: first } };
-    expect(refusalOf(job.state, entry)?.text).toMatch(/after it/);
+    const note = job.entries.at(-1)!.id;
+    job.log('moved', { to: { f: 25, r: 25 } });
+    const move = job.entries.at(-1)!.id;
+    job.log('moved', { to: { f: 30, r: 30 } });
+    const back = (entry: string) => refusalOf(job.state, job.write('takeBack', { entry }))?.text ?? null;
+    expect(back(note)).toBeNull();
+    expect(back(move)).toMatch(/stands on it/);
+    expect(job.log('takeBack', { entry: job.entries.at(-1)!.id }).pose).toEqual({ f: 25, r: 25 });
+    expect(back(move)).toBeNull();
+    expect(back(job.entries[0]!.id)).toMatch(/stays/);
+  });
+
+  test('numbers of all things are there from the first entry on, in the order of the file', () => {
+    const { numbers } = start().state;
+    expect(numbers['line:feed']).toBe(1);
+    expect(Object.values(numbers)).toEqual(Object.keys(numbers).map((_, i) => i + 1));
+    expect(Object.keys(numbers)).toHaveLength(
+      vehicle.connections.length +
+        vehicle.connections.flatMap((c) => c.clips).length +
+        vehicle.obstructions.length +
+        vehicle.supports.length +
+        1,
+    );
+    const parted = start().log('stopDone', stop(60, [{ key: 'line:vent' }]));
+    expect(parted.items[0]!.tag).toBe(numbers['line:vent']);
   });
 });

@@ -1,125 +1,153 @@
 import fc from 'fast-check';
 import { archetypes } from '../vehicle/index.ts';
-import type { Entry, EntryKind } from './types.ts';
+import { kinds } from './kinds.ts';
+import { foldJobOn, logWriter, questions, refusalOf, type Bodies, type Entry, type EntryKind, type JobState } from './index.ts';
 
-/** Arbitrary entries of every kind a job can see, sensible and senseless, for property tests. */
-const keys = fc.constantFrom(
-  'line:feed',
-  'line:vent',
-  'line:plug',
-  'clip:feed-clip',
-  'obstruction:shield',
-  'support:strap-1',
-  'line:moon',
-  'thing:x',
-  'odd',
-);
-const drop = fc.integer({ min: 0, max: 70 }).map((n) => n * 5);
-const pose = drop.map((f) => ({ f, r: f }));
-const gate = fc.constantFrom(1, 2, 3, 4);
-const names = fc.subarray(['feed', 'vent', 'plug', 'return', 'moon']);
-const off = fc.array(fc.record({ key: keys, tag: fc.integer({ min: 1, max: 40 }) }), { maxLength: 4 });
-const stop = fc.record({
-  to: pose,
-  off,
-  capped: fc.constant([] as string[]),
-  look: fc.record({ asked: fc.boolean(), tight: names, nearly: names, allFist: fc.boolean(), reachable: names }),
-  notDone: fc.constant([]),
-});
+/** Kinds that stand in the middle of a log. */
+const middle = kinds.filter((kind) => kind.kind !== 'opened' && kind.kind !== 'takeBack' && kind.kind !== 'settled');
 
-const bodies: Partial<Record<EntryKind, fc.Arbitrary<unknown>>> = {
-  opened: fc.constantFrom(...archetypes).map((vehicle) => ({ name: 'Van', complaint: 'pump', vehicle, gauge: 0.5 })),
-  identity: fc.constant({ plate: 'IS 1', mileage: 10, unit: 'km' }),
-  complaintTest: fc.constant({ test: 'volts', result: 'shown' }),
-  complaintAgain: fc.record({ result: fc.constantFrom('passed', 'unchanged', 'worse') }),
-  fuelWitness: fc.record({
-    witness: fc.constantFrom('gauge', 'dip', 'plugDry', 'weight', 'ranDry'),
-    reading: fc.double({ min: 0, max: 300, noNaN: true }),
-  }),
-  gateItem: fc.record({
-    gate,
-    item: fc.constantFrom('air', 'heat', 'support', 'hands', 'battery', 'jack', 'seal'),
-    answer: fc.constantFrom('yes', 'no', 'new'),
-  }),
-  gate: fc.record({ gate }),
-  exception: fc.record({
-    gate,
-    item: fc.constantFrom('pressure', 'witnesses'),
-    reason: fc.constant('known'),
-    lead: fc.constant('marit'),
-    approval: fc.constant('a'),
-  }),
-  pressure: fc.record({ reading: fc.integer({ min: 0, max: 400 }) }),
-  container: fc.record({
-    number: fc.integer({ min: 1, max: 3 }),
-    capacity: fc.constant(20),
-    litres: fc.double({ min: 0, max: 20, noNaN: true }),
-    clean: fc.boolean(),
-  }),
-  fuelMoved: fc.record({
-    what: fc.constantFrom('spilled', 'returned', 'disposed', 'fedIn'),
-    litres: fc.integer({ min: 1, max: 20 }),
-  }),
-  tankShape: fc.constant({ shape: { kind: 'cylinder', length: 900, width: 300, height: 300 }, litres: 60 }),
-  fill: fc.record({ litres: fc.integer({ min: 1, max: 60 }) }),
-  stopDone: stop,
-  crept: fc.tuple(stop, fc.option(keys, { nil: undefined })).map(([s, taut]) => (taut ? { ...s, taut } : s)),
-  moved: fc.record({ to: pose }),
-  surprise: fc.oneof(
-    fc.record({ what: fc.constant('holds'), key: fc.oneof(keys, fc.constant('new:1')), lets: drop }),
-    fc.record({ what: fc.constant('freed'), key: keys, more: fc.integer({ min: 1, max: 90 }) }),
-  ),
-  pulled: fc.record({ key: keys }),
-  inspected: fc.record({ key: keys, outcome: fc.constantFrom('good', 'bad') }),
-  cleared: fc.record({ key: keys }),
-  made: fc.record({ key: keys }),
-  restored: fc.record({ key: keys }),
-  putIn: fc.constant({ name: 'rag' }),
-  takenOut: fc.record({ key: keys }),
-  loosened: fc.constant({ name: 'collar', until: 'hoses are on' }),
-  deferred: fc.record({ key: keys, until: fc.constant('home') }),
-  deviation: fc.record({
-    key: keys,
-    reason: fc.constant('missing'),
-    who: fc.constant('owner'),
-    due: fc.constant('next'),
-  }),
-  replaced: fc.record({ key: keys, slack: drop }),
-  cut: fc.record({
-    what: fc.constantFrom('hose', 'pipe', 'clamp', 'body'),
-    where: fc.constant('at the neck'),
-    key: keys,
-    tried: fc.constant([] as string[]),
-  }),
-  torque: fc.record({
-    key: fc.constant('support:strap-1'),
-    asWritten: fc.constant('40 N·m'),
-    lo: fc.constant(40),
-    hi: fc.constant(40),
-  }),
-  jointSeen: fc.record({ key: keys, seen: fc.constantFrom('dry', 'weeps'), checks: fc.subarray(['wiped', 'wet']) }),
-  finding: fc.constant({ what: 'light film', where: 'floor', verdict: 'good' }),
-  wait: fc.record({ what: fc.constant('soak'), state: fc.constantFrom('start', 'end'), minutes: fc.constant(20) }),
-  parked: fc.constant({ reason: 'seal' }),
-  takeBack: fc.constant({ entry: '' }),
-  signed: fc.constant({}),
-  addendum: fc.constant({ text: 'later' }),
+/** A kind with a body of its own, sensible or senseless. */
+const anySaid = (of: readonly string[] | null): fc.Arbitrary<{ kind: string; body: object }> =>
+  fc
+    .constantFrom(...middle.filter((kind) => !of || of.includes(kind.kind)))
+    .chain((kind) => (kind.arbitrary(fc) as fc.Arbitrary<object>).map((body) => ({ kind: kind.kind, body })));
+
+const entry = (id: string, kind: string, body: object, more: Partial<Entry>): Entry =>
+  ({
+    id,
+    jobId: 'job',
+    version: 1,
+    kind,
+    body,
+    by: 'ines',
+    device: 'd0',
+    n: 0,
+    at: '2026-01-05T08:00:00.000Z',
+    on: null,
+    ...more,
+  }) as Entry;
+
+const opening = (): object => ({ name: 'Van', complaint: 'pump', vehicle: archetypes[0], gauge: 0.5 });
+
+/** A log of one device, on its way, of up to `most` entries that opens the job first; some take an earlier entry back. */
+export const anyLog = (most = 25): fc.Arbitrary<Entry[]> =>
+  fc.array(fc.oneof({ weight: 6, arbitrary: anySaid(null) }, { weight: 1, arbitrary: fc.nat() }), { maxLength: most }).map((list) => [
+    entry('e0', 'opened', opening(), { n: 1 }),
+    ...list.map((said, i) =>
+      typeof said === 'number'
+        ? entry(`e${i + 1}`, 'takeBack', { entry: `e${said % (i + 1)}` }, { n: i + 2 })
+        : entry(`e${i + 1}`, said.kind, said.body, { n: i + 2 }),
+    ),
+  ]);
+
+/** Facts and takeBacks two devices enter while both are away, each in its own order. */
+export interface Queues {
+  /** What both hold: numbered. */
+  common: Entry[];
+  /** One queue a device. */
+  queues: [Entry[], Entry[]];
+}
+
+const facts = middle
+  .map((kind) => kind.kind as string)
+  .filter((kind) => !['gate', 'signed', 'addendum', 'countersigned', 'followUpDone', 'reopened', 'shopFigures'].includes(kind));
+
+/** Random pairs of offline queues over a random common log; a takeBack names an entry its device holds. */
+export const anyQueues = (mostCommon = 4, most = 4): fc.Arbitrary<Queues> => {
+  const said = fc.oneof({ weight: 4, arbitrary: anySaid(facts) }, { weight: 1, arbitrary: fc.nat() });
+  return fc
+    .tuple(
+      fc.array(fc.tuple(anySaid(facts), fc.constantFrom('a', 'b')), { maxLength: mostCommon }),
+      fc.array(said, { minLength: 1, maxLength: most }),
+      fc.array(said, { minLength: 1, maxLength: most }),
+    )
+    .map(([before, ...mine]) => {
+      const count = { a: 0, b: 0 } as Record<string, number>;
+      const common = [entry('c0', 'opened', opening(), { device: 'a', n: (count.a = 1), seq: 1 })];
+      for (const [{ kind, body }, device] of before) {
+        const seq = common.length + 1;
+        const n = (count[device] = (count[device] ?? 0) + 1);
+        common.push(entry(`c${seq - 1}`, kind, body, { device, n, seq, on: `c${seq - 2}` }));
+      }
+      const on = common.at(-1)?.id ?? null;
+      const queueOf = (device: string, list: (number | { kind: string; body: object })[]): Entry[] => {
+        const queue: Entry[] = [];
+        for (const one of list) {
+          const n = (count[device] = (count[device] ?? 0) + 1);
+          const id = `${device}${queue.length + 1}`;
+          const held = [...common, ...queue];
+          const by = { a: 'ines', b: 'bo' }[device] ?? 'ines';
+          if (typeof one === 'number')
+            queue.push(entry(id, 'takeBack', { entry: held[one % held.length]?.id }, { device, n, on, by }));
+          else queue.push(entry(id, one.kind, one.body, { device, n, on, by }));
+        }
+        return queue;
+      };
+      return { common, queues: [queueOf('a', mine[0]), queueOf('b', mine[1])] };
+    });
 };
 
-/** A log of up to `most` entries that opens the job first. `takeBack` names the entry before it half of the time. */
-export const anyLog = (most = 25): fc.Arbitrary<Entry[]> => {
-  const kinds = Object.keys(bodies).filter((kind) => kind !== 'opened') as EntryKind[];
-  const later = fc.constantFrom(...kinds).chain((kind) => bodies[kind]!.map((body) => ({ kind, body })));
-  const first = bodies.opened!.map((body) => ({ kind: 'opened' as EntryKind, body }));
-  return fc.tuple(first, fc.array(later, { maxLength: most })).map(([opened, rest]) =>
-    [opened, ...rest].map(({ kind, body }, i) => ({
-      id: `e${i}`,
-      jobId: 'job',
-      seq: i + 1,
-      at: new Date(Date.UTC(2026, 0, 5, 8, i)).toISOString(),
-      by: 'ines',
-      kind,
-      body: kind === 'takeBack' ? { entry: `e${i - 1}` } : body,
-    })),
-  ) as fc.Arbitrary<Entry[]>;
-};
+/** Every order in which two queues can reach the server. */
+export function interleavings<T>([a, b]: readonly [readonly T[], readonly T[]]): T[][] {
+  const [x, y] = [a[0], b[0]];
+  if (x === undefined) return [[...b]];
+  if (y === undefined) return [[...a]];
+  return [
+    ...interleavings([a.slice(1), b]).map((rest) => [x, ...rest]),
+    ...interleavings([a, b.slice(1)]).map((rest) => [y, ...rest]),
+  ];
+}
+
+/** What a server makes of entries in the order they arrive: who gets a number, who is refused. */
+export function deliver(common: readonly Entry[], arriving: readonly Entry[]): { state: JobState; log: Entry[]; refused: string[] } {
+  const log = [...common];
+  const refused: string[] = [];
+  let state = folded(null, log, log);
+  for (const one of arriving) {
+    if (refusalOf(state, one)) {
+      refused.push(one.id);
+      continue;
+    }
+    log.push({ ...one, seq: log.length + 1 } as Entry);
+    state = folded(state, log, log.slice(-1));
+  }
+  return { state, log, refused: refused.sort() };
+}
+
+function folded(base: JobState | null, log: readonly Entry[], fresh: readonly Entry[]): JobState {
+  const state = foldJobOn(base, () => log, fresh);
+  if (!state) throw new Error('never opened');
+  return state;
+}
+
+/** A job that is worked entry by entry on one device; takeBacks fold the whole log anew. */
+export function jobAt(opened: Partial<Bodies['opened']> = {}) {
+  const write = logWriter('job');
+  const log: Entry[] = [];
+  let state: JobState | null = null;
+  const add = (one: Entry): JobState => {
+    log.push(one);
+    return (state = folded(state, log, [one]));
+  };
+  const start = { name: 'Van', complaint: 'pump', vehicle: archetypes[0], ...opened } as Bodies['opened'];
+  add(write('opened', start));
+  return {
+    log: <K extends EntryKind>(kind: K, body: Bodies[K]): JobState => add(write(kind, body) as Entry),
+    /** The entry that would be written next, without writing it. */
+    write,
+    add,
+    entries: log,
+    get state(): JobState {
+      if (!state) throw new Error('never opened');
+      return state;
+    },
+  };
+}
+
+/** An answer as people say it: the question with its thing, and a word or a figure. */
+export function said(question: string, value: string): Bodies['answer'] {
+  const asked = questions.find((q) => question === q.id || (q.ofThing && question.startsWith(`${q.id} `)));
+  const figure = value !== '' && Number.isFinite(Number(value)) ? Number(value) : value;
+  if (!asked) throw new Error(`Nobody asks ${question}.`);
+  return { question: asked.id, value: figure, ...(asked.ofThing ? { of: question.slice(asked.id.length + 1) } : {}) };
+}

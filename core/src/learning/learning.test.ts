@@ -1,6 +1,6 @@
+import { said } from '../job/testing.ts';
 import { Ajv2020 } from 'ajv/dist/2020.js';
-import { foldJob, type Bodies, type EntryKind, type JobState } from '../job/index.ts';
-import { logWriter } from '../rehearsal/index.ts';
+import { type Bodies, type EntryKind, foldJob, type JobState, logWriter } from '../job/index.ts';
 import { archetypes, asVariant, checkVehicle, difference, vehicleSchema, type VehicleFile } from '../vehicle/index.ts';
 import { lessons, rangeFrom, taught } from './index.ts';
 
@@ -58,7 +58,7 @@ describe('what a job teaches its file', () => {
     Object.assign(vent, { slack: { lo: 48, typ: 50, hi: 52 }, clips: [] });
     const teach = (mm: number) => {
       const one = job(known);
-      one.log('answer', { question: 'slack vent', value: String(mm) });
+      one.log('answer', said('slack vent', String(mm)));
       return lessons(one.state).find((l) => l.path === 'slack vent')!.after;
     };
     expect(teach(51)).toMatchObject({ lo: 48, typ: 51, hi: 52 });
@@ -113,7 +113,7 @@ describe('what a job teaches its file', () => {
     one.log('crept', taut(80, line.id));
     expect(lessons(one.state).filter((l) => l.path.startsWith('slack'))).toEqual([]);
     const two = job(rail);
-    two.log('answer', { question: 'slack vent', value: 'short' });
+    two.log('answer', said('slack vent', 'short'));
     expect(lessons(two.state)).toEqual([]);
   });
 });
@@ -136,7 +136,7 @@ describe('variants, decided by one look', () => {
 
   test('the answer takes away what this one does not have, and nothing waits for it', () => {
     const one = job(file);
-    one.log('answer', { question: 'variant lines', value: 'Two' });
+    one.log('answer', said('variant lines', 'Two'));
     const { connections, variants } = one.state.vehicle;
     expect(connections.map((c) => c.id)).not.toContain(other.id);
     expect(connections).toHaveLength(rail.connections.length - 1);

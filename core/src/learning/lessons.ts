@@ -1,7 +1,7 @@
 import { learned } from '../basis/index.ts';
-import { keyOf, splitKey } from '../job/names.ts';
-import type { JobState } from '../job/types.ts';
-import type { Obstruction, Range, VehicleFile } from '../vehicle/index.ts';
+import type { HangSlice } from '../hang/index.ts';
+import type { LedgerSlice } from '../ledger/index.ts';
+import { keyOf, lineOf, obstructionOf, type Obstruction, type Range, type VehicleFile, type VehicleSlice } from '../vehicle/index.ts';
 
 /** One thing a job taught its vehicle file. */
 export interface Lesson {
@@ -54,43 +54,19 @@ function narrowed(before: Range | null, seen: readonly number[]): Range {
  *
  * @example lessons(state).map((l) => l.what) // ['feed line, slack', 'something not in the file']
  */
-export function lessons(state: JobState, file: VehicleFile = fileOf(state)): Lesson[] {
+export function lessons(state: LearningFacts, file: VehicleFile = state.file): Lesson[] {
   return [...slacks(state, file), ...holds(state, file), ...reaches(state, file)];
 }
 
-/** The vehicle as it was when the job was opened. */
-const fileOf = (state: JobState): VehicleFile => {
-  const opened = state.kept.find((e) => e.kind === 'opened');
-  return opened?.kind === 'opened' ? opened.body.vehicle : state.vehicle;
-};
+/** What it takes to learn from a job. */
+export type LearningFacts = Pick<HangSlice, 'felt' | 'extras'> & Pick<LedgerSlice, 'items'> & Pick<VehicleSlice, 'file'>;
 
 const history = (file: VehicleFile, path: string, seen: number): number[] => [...(file.seen?.[path] ?? []), seen];
 
-function slacks(state: JobState, file: VehicleFile): Lesson[] {
-  const felt = new Map<string, number>();
-  const clipOff = (id: string, upTo: number) =>
-    state.kept
-      .slice(0, upTo)
-      .some((e) => (e.kind === 'stopDone' || e.kind === 'crept') && e.body.off.some((o) => ownsClip(file, id, o.key)));
-  state.kept.forEach((entry, i) => {
-    // With a clip off it is not the slack of the file any more.
-    const put = (id: string, mm: number) => void (clipOff(id, i) || felt.set(id, mm));
-    if (entry.kind === 'crept' && entry.body.taut) {
-      const { id } = splitKey(entry.body.taut);
-      const line = file.connections.find((c) => c.id === id);
-      if (line) put(id, entry.body.to.f + ((entry.body.to.r - entry.body.to.f) * line.x) / file.length);
-    }
-    if (entry.kind === 'surprise' && entry.body.what === 'holds' && entry.body.lets !== undefined) {
-      const { kind, id } = splitKey(entry.body.key);
-      if (kind === 'line') put(id, entry.body.lets);
-    }
-    if (entry.kind === 'answer' && entry.body.question.startsWith('slack ')) {
-      const mm = Number(entry.body.value);
-      if (entry.body.value !== '' && Number.isFinite(mm)) put(entry.body.question.slice(6), mm);
-    }
-  });
+function slacks(state: LearningFacts, file: VehicleFile): Lesson[] {
+  const felt = new Map(state.felt.map(({ line, mm }) => [line, mm]));
   return [...felt].flatMap(([id, seen]) => {
-    const line = file.connections.find((c) => c.id === id);
+    const line = lineOf(file, id);
     if (!line) return [];
     const path = `slack ${id}`;
     return [
@@ -105,12 +81,9 @@ function slacks(state: JobState, file: VehicleFile): Lesson[] {
   });
 }
 
-const ownsClip = (file: VehicleFile, lineId: string, key: string): boolean =>
-  file.connections.find((c) => c.id === lineId)?.clips.some((k) => keyOf('clip', k.id) === key) ?? false;
-
-function holds(state: JobState, file: VehicleFile): Lesson[] {
+function holds(state: LearningFacts, file: VehicleFile): Lesson[] {
   return state.extras.map((extra) => {
-    const known = file.obstructions.find((o) => o.id === extra.id);
+    const known = obstructionOf(file, extra.id);
     const path = known ? `blocks ${extra.id}` : `new ${extra.id}`;
     return {
       path,
@@ -123,7 +96,7 @@ function holds(state: JobState, file: VehicleFile): Lesson[] {
 }
 
 /** A joint parted at a height was in reach there: the far end of its reach is no further than that. */
-function reaches(state: JobState, file: VehicleFile): Lesson[] {
+function reaches(state: LearningFacts, file: VehicleFile): Lesson[] {
   return state.items.flatMap((item): Lesson[] => {
     if (item.kind !== 'line' || !item.way) return [];
     const line = file.connections.find((c) => keyOf('line', c.id) === item.key);
@@ -155,7 +128,8 @@ export function taught(file: VehicleFile, list: readonly Lesson[]): VehicleFile 
     const path = what === 'new' ? `blocks ${own}` : lesson.path;
     next.seen[path] = [...(next.seen[path] ?? []), lesson.seen];
     if (what === 'slack') {
-      const line = next.connections.find((c) => c.id === id)!;
+      const line = lineOf(next, id);
+      if (!line) continue;
       line.slack = lesson.after;
       // A clip never takes slack away.
       for (const clip of line.clips)
@@ -166,7 +140,8 @@ export function taught(file: VehicleFile, list: readonly Lesson[]): VehicleFile 
           hi: Math.max(clip.slack.hi, lesson.after.hi),
         };
     }
-    if (what === 'blocks') next.obstructions.find((o) => o.id === id)!.blocksAt = lesson.after;
+    const blocks = what === 'blocks' ? obstructionOf(next, id) : undefined;
+    if (blocks) blocks.blocksAt = lesson.after;
     if (what === 'new') next.obstructions.push(found(lesson, own, next));
     if (what === 'reach')
       for (const line of next.connections) for (const way of line.part) if (way.id === id) way.reachFrom = lesson.after;

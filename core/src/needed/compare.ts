@@ -1,4 +1,5 @@
-import type { JobState } from '../job/types.ts';
+import type { Complaint } from '../order/index.ts';
+import { answerTo, askChoice, type Answered } from '../questions/index.ts';
 
 export interface Compared {
   id: string;
@@ -56,19 +57,16 @@ const lines: { id: string; name: string; why: string; for: readonly string[] }[]
   },
 ];
 
-export const COMPARE = (id: string): string => `compare ${id}`;
+/** Old part against new. Asked of a line of the comparison. */
+export const COMPARE = askChoice('compare', 'old against new', ['same', 'different', 'carry', 'carried'], true);
 
 /** Old part against new, line by line, as far as somebody looked. @example compareList(state)[0]!.is // 'same' */
-export function compareList({ complaint, answers }: Pick<JobState, 'complaint' | 'answers'>): Compared[] {
+export function compareList(state: { complaint: Complaint } & Answered): Compared[] {
   return lines
-    .filter((line) => line.for.includes(complaint))
-    .map(({ id, name, why }) => {
-      const said = answers[COMPARE(id)];
-      const is = said === 'same' || said === 'different' || said === 'carry' || said === 'carried' ? said : null;
-      return { id, name, why, is };
-    });
+    .filter((line) => line.for.includes(state.complaint))
+    .map(({ id, name, why }) => ({ id, name, why, is: answerTo(state, COMPARE, id) ?? null }));
 }
 
 /** Lines that still stand against the job: different, or to be carried over and not yet done. */
-export const compareOpen = (state: Pick<JobState, 'complaint' | 'answers'>): Compared[] =>
+export const compareOpen = (state: { complaint: Complaint } & Answered): Compared[] =>
   compareList(state).filter((line) => line.is === 'different' || line.is === 'carry');

@@ -1,7 +1,11 @@
 import { commonPractice } from '../basis/index.ts';
 import { litresToTakeOut } from '../handling/index.ts';
 import { roundTo } from '../estimate/index.ts';
-import type { JobState } from '../job/types.ts';
+import { CAP_OPENS } from '../drain/index.ts';
+import type { Complaint } from '../order/index.ts';
+import { answerTo, askChoice, askNumber, type Answered } from '../questions/index.ts';
+import type { FuelSlice } from '../tank/index.ts';
+import type { VehicleFile } from '../vehicle/index.ts';
 import type { Verdict } from '../verdict/index.ts';
 import { compareOpen } from './compare.ts';
 
@@ -30,9 +34,14 @@ export const ruleWord: Record<NeededRule, string> = {
   use: 'to work with',
 };
 
-const HERE = (id: string) => `here ${id}`;
-const KIT = (id: string) => `kit ${id}`;
-export const neededQuestions = { here: HERE, kit: KIT };
+/** Is it here? Asked of something needed. */
+export const HERE = askChoice('here', 'here', ['yes', 'no'], true);
+
+/** How many pieces came. Asked of something needed. */
+export const KIT = askNumber('kit', 'kit counted', { lo: 0, hi: 1000 }, [], true);
+
+/** What it takes to say what is needed. */
+export type NeededFacts = { vehicle: VehicleFile; complaint: Complaint } & Pick<FuelSlice, 'fuel'> & Answered;
 
 /**
  * What the job needs: parts, tools, hoses; what is always replaced, what only if found bad, what is likely to break.
@@ -40,7 +49,7 @@ export const neededQuestions = { here: HERE, kit: KIT };
  *
  * @example neededFor(state).find((n) => n.id === 'seal')!.rule // 'always'
  */
-export function neededFor(state: JobState): Needed[] {
+export function neededFor(state: NeededFacts): Needed[] {
   const { vehicle, complaint } = state;
   const list: Omit<Needed, 'here' | 'kit'>[] = [];
   const need = (id: string, name: string, kind: Needed['kind'], rule: NeededRule, count: number, why: string) =>
@@ -131,17 +140,16 @@ export function neededFor(state: JobState): Needed[] {
 }
 
 /** Long enough to go from the floor of the tank over its neck to a can on the floor, m; common practice, no source. */
-const hoseLength = (state: JobState): number => roundTo(1.5 + (2 * state.vehicle.tank.shape.height) / 1000, 0.5);
+const hoseLength = (state: NeededFacts): number => roundTo(1.5 + (2 * state.vehicle.tank.shape.height) / 1000, 0.5);
 
-function hereOf(state: JobState, id: string): Needed['here'] {
-  const said = state.answers[HERE(id)];
-  return said === 'yes' || said === 'no' ? said : 'unknown';
+function hereOf(state: NeededFacts, id: string): Needed['here'] {
+  return answerTo(state, HERE, id) ?? 'unknown';
 }
 
 /** Two of one and none of another: pieces that came, held against pieces that are needed. */
-function kitOf(state: JobState, n: Omit<Needed, 'here' | 'kit'>): Verdict | null {
-  const came = Number(state.answers[KIT(n.id)] ?? NaN);
-  if (!Number.isFinite(came)) return null;
+function kitOf(state: NeededFacts, n: Omit<Needed, 'here' | 'kit'>): Verdict | null {
+  const came = answerTo(state, KIT, n.id);
+  if (came === undefined) return null;
   const reason = { text: '', figure: `${came} came`, limit: `${n.count} needed`, basis: commonPractice };
   if (came < n.count)
     return {
@@ -168,20 +176,20 @@ export interface CouldStop {
  *
  * @example couldStop(state, null)[0]!.text // 'ring seal not here'
  */
-export function couldStop(state: JobState, heldBy: string | null): CouldStop[] {
+export function couldStop(state: NeededFacts, heldBy: string | null): CouldStop[] {
   const list: CouldStop[] = [];
   const needed = neededFor(state);
   for (const n of needed.filter((x) => x.here === 'no' && x.rule !== 'ifBad'))
     list.push({ text: `${n.name} not here`, why: n.why });
-  for (const n of needed) if (n.kit?.outcome === 'bad') list.push({ text: n.kit.reasons[0]!.text, why: n.why });
-  if (state.answers['cap opens'] === 'no')
+  for (const n of needed) if (n.kit?.outcome === 'bad') list.push({ text: `${n.name}: too few in the kit`, why: n.why });
+  if (answerTo(state, CAP_OPENS) === 'no')
     list.push({ text: 'the filler cap does not open', why: 'nothing breathes, and no hose goes in' });
   if (heldBy) list.push({ text: `on typical figures ${heldBy} holds it`, why: 'the plan does not reach the ground' });
   for (const line of compareOpen(state)) list.push({ text: `${line.name}: old part against new`, why: line.why });
   const unsure = needed.filter((x) => x.here === 'unknown' && (x.rule === 'always' || x.rule === 'mayBreak'));
   for (const n of unsure)
     list.push({ text: `${n.count > 1 ? `${n.count} ` : ''}${n.name}: here?`, why: `${ruleWord[n.rule]}: ${n.why}` });
-  if (state.answers['cap opens'] === undefined)
+  if (answerTo(state, CAP_OPENS) === undefined)
     list.push({ text: 'filler cap: try it now', why: 'a locked cap whose key is missing stops the draining' });
   return list;
 }

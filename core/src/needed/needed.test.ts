@@ -1,5 +1,6 @@
-import { foldJob, type Complaint, type JobState } from '../job/index.ts';
-import { logWriter } from '../rehearsal/index.ts';
+import { said } from '../job/testing.ts';
+import type { Complaint } from '../order/index.ts';
+import { foldJob, type JobState, logWriter } from '../job/index.ts';
 import { archetypes } from '../vehicle/index.ts';
 import { compareList, couldStop, neededFor, onceOrder, type Needed } from './index.ts';
 
@@ -8,7 +9,7 @@ function job(complaint: Complaint = 'pump', answers: Record<string, string> = {}
   const write = logWriter('job');
   return foldJob(null, [
     write('opened', { name: 'Van', complaint, vehicle: rail, gauge: 0.5 }),
-    ...Object.entries(answers).map(([question, value]) => write('answer', { question, value })),
+    ...Object.entries(answers).map(([question, value]) => write('answer', said(question, value))),
   ])!;
 }
 const item = (state: JobState, id: string): Needed | undefined => neededFor(state).find((n) => n.id === id);

@@ -1,4 +1,4 @@
-import type { JobState } from '../job/types.ts';
+import type { VehicleFile } from '../vehicle/index.ts';
 
 export interface OnceStep {
   what: string;
@@ -10,7 +10,7 @@ export interface OnceStep {
  *
  * @example onceOrder(state, true).map((s) => s.what) // ['pump, scan tool, windows: all that needs the battery', …]
  */
-export function onceOrder(state: Pick<JobState, 'vehicle'>, ownPump: boolean): OnceStep[] {
+export function onceOrder(state: { vehicle: VehicleFile }, ownPump: boolean): OnceStep[] {
   const { vehicle } = state;
   const ways = [
     ...vehicle.connections.flatMap((c) =>

@@ -3,9 +3,11 @@ import { commonPractice, computed } from '../basis/index.ts';
 import { InputError } from '../errors/index.ts';
 import { add, estimate, total, type Estimate } from '../estimate/index.ts';
 import { litresToTakeOut } from '../handling/index.ts';
-import type { Complaint, JobState } from '../job/types.ts';
+import type { Complaint } from '../order/index.ts';
+import { answerTo, askNumber } from '../questions/index.ts';
+import type { FuelSlice } from '../tank/index.ts';
 import { neededFor } from '../needed/index.ts';
-import { lowerMinutes } from '../waysIn/index.ts';
+import { lowerMinutes, type WaysInFacts } from '../waysIn/index.ts';
 
 /** What the shop takes; null where it has not said. */
 export interface ShopPrices {
@@ -67,8 +69,8 @@ const times = (a: Estimate, by: number | null): Estimate | null =>
   by === null ? null : { ...a, lo: a.lo * by, typ: a.typ * by, hi: a.hi * by };
 const none: Estimate = { lo: 0, typ: 0, hi: 0, basis: computed('sum of lines') };
 
-/** Under which answer the price of a part stands in the log. */
-export const PRICE = (id: string): string => `price ${id}`;
+/** What a part costs, in the shop’s currency. Asked of something needed. */
+export const PRICE = askNumber('price', 'price', { lo: 0, hi: 1_000_000 }, [], true);
 
 /**
  * A quote as ranges: hours split by what drives their spread, parts always, options only if found bad, litres to dispose
@@ -76,7 +78,7 @@ export const PRICE = (id: string): string => `price ${id}`;
  *
  * @example quoteOf(state, { currency: '', hour: 60, disposal: null }).hours.typ // 3.4
  */
-export function quoteOf(state: JobState, prices: ShopPrices): Quote {
+export function quoteOf(state: WaysInFacts & Pick<FuelSlice, 'fuel'>, prices: ShopPrices): Quote {
   for (const field of ['hour', 'disposal'] as const)
     if (prices[field] !== null && !(prices[field] >= 0))
       throw new InputError(`prices.${field}`, String(prices[field]), 'zero or more');
@@ -119,7 +121,7 @@ export function quoteOf(state: JobState, prices: ShopPrices): Quote {
       'soaked first; a broken one is held, drilled or replaced',
     );
   for (const n of neededFor(state).filter((x) => x.kind !== 'tool' && (x.rule === 'always' || x.rule === 'ifBad'))) {
-    const price = Number(state.answers[PRICE(n.id)] ?? NaN);
+    const price = answerTo(state, PRICE, n.id);
     const amount = {
       lo: n.rule === 'always' ? n.count : 0,
       typ: n.rule === 'always' ? n.count : 0,
@@ -131,7 +133,7 @@ export function quoteOf(state: JobState, prices: ShopPrices): Quote {
       what: n.name,
       amount,
       unit: 'pc',
-      price: Number.isFinite(price)
+      price: price !== undefined
         ? times(n.rule === 'always' ? amount : { ...amount, lo: n.count, typ: n.count }, price)
         : null,
       why: n.why,

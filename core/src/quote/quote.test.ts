@@ -1,7 +1,8 @@
+import { said } from '../job/testing.ts';
+import type { Complaint } from '../order/index.ts';
 import Papa from 'papaparse';
 import { InputError } from '../errors/index.ts';
-import { foldJob, type Complaint, type JobState } from '../job/index.ts';
-import { logWriter } from '../rehearsal/index.ts';
+import { foldJob, type JobState, logWriter } from '../job/index.ts';
 import { archetypes } from '../vehicle/index.ts';
 import { lowerMinutes } from '../waysIn/index.ts';
 import { quoteCsv, quoteJsonLines, quoteOf } from './index.ts';
@@ -10,7 +11,7 @@ const write = logWriter('job');
 const job = (complaint: Complaint = 'pump', answers: Record<string, string> = {}): JobState =>
   foldJob(null, [
     write('opened', { name: 'Van', complaint, vehicle: archetypes[1]!, gauge: 0.5 }),
-    ...Object.entries(answers).map(([question, value]) => write('answer', { question, value })),
+    ...Object.entries(answers).map(([question, value]) => write('answer', said(question, value))),
   ])!;
 const priced = { currency: 'kr', hour: 600, disposal: 12 };
 

@@ -1,6 +1,9 @@
-import { isOn, localDrop } from '../job/apply/tank.ts';
-import type { JobState, Pose } from '../job/types.ts';
-import { NEARLY, type Stop } from '../stops/index.ts';
+import { attached, NEARLY } from '../hang/index.ts';
+import type { JobState } from '../job/index.ts';
+import { isOff } from '../ledger/index.ts';
+import { dropAt, type Pose } from '../pose/index.ts';
+import type { Stop } from '../stops/index.ts';
+import { keyOf, lineOf } from '../vehicle/index.ts';
 import type { Truth } from './truth.ts';
 
 /** What came of a stop under a vehicle whose truth is hidden. */
@@ -44,11 +47,10 @@ export function answer(
   rng: () => number,
   hands: Hands = realHands,
 ): Observation {
-  const attached = state.vehicle.connections.filter((line) => isOn(state, line.id));
+  const on = attached(state);
   const slackNow = (id: string): number => {
-    const line = state.vehicle.connections.find((c) => c.id === id)!;
-    const released = line.clips
-      .filter((clip) => state.items.some((item) => item.key === `clip:${clip.id}`))
+    const released = (lineOf(state.vehicle, id)?.clips ?? [])
+      .filter((clip) => isOff(state, keyOf('clip', clip.id)))
       .map((clip) => truth.clipSlack[clip.id]!);
     return Math.max(truth.slack[id]!, ...released);
   };
@@ -59,9 +61,9 @@ export function answer(
   // The jack overshoots on the way down; an end that is raised is set to the mark.
   for (const end of ends)
     if (stop.pose[end] !== state.pose[end]) to[end] = stop.pose[end] + (stop.pose[end] > state.pose[end] ? further : 0);
-  const drop = (x: number) => localDrop(to, x, length);
+  const drop = (x: number) => dropAt(to, x, length);
   // The jack is stopped as soon as the tank rests on something: that pulls nothing.
-  const snag = state.items.some((item) => item.key === 'obstruction:new-1') ? null : truth.snag;
+  const snag = isOff(state, 'obstruction:new-1') ? null : truth.snag;
   const over = snag ? Math.max(0, drop(snag.x) - snag.at) : 0;
   if (over > 0) {
     to.f = Math.max(Math.min(at.f, to.f), to.f - over);
@@ -69,7 +71,7 @@ export function answer(
   }
   let taut: string | null = null;
   if (stop.kind === 'creep') {
-    const first = attached
+    const first = on
       .filter((line) => stop.watch.includes(`line:${line.id}`))
       .sort((a, b) => slackNow(a.id) - slackNow(b.id))[0];
     // Hand and eye on the line: the creep, which is level, ends where it comes taut.
@@ -78,14 +80,14 @@ export function answer(
       taut = first.id;
     }
   }
-  const pulled = attached
+  const pulled = on
     .filter((line) => line.id !== taut && drop(line.x) > slackNow(line.id) + 1e-9)
     .map((line) => line.id);
   const struck = state.vehicle.obstructions
     .filter((o) => o.id in truth.blocksAt && drop(o.x) > truth.blocksAt[o.id]!)
     .map((o) => o.id)
-    .filter((id) => !state.items.some((item) => item.key === `obstruction:${id}`));
-  const rest = attached.filter((line) => !stop.actions.some((a) => a.key === `line:${line.id}`));
+    .filter((id) => !isOff(state, keyOf('obstruction', id)));
+  const rest = on.filter((line) => !stop.actions.some((a) => a.key === `line:${line.id}`));
   const seen = rest.filter((line) => truth.visibleFrom[line.id]! <= drop(line.x));
   const judged = seen.map((line) => ({
     id: line.id,

@@ -1,8 +1,9 @@
-import { localDrop } from '../job/apply/tank.ts';
-import { lineOf } from '../job/names.ts';
-import { foldJob, keyOf, type Bodies, type Entry, type EntryKind, type JobState } from '../job/index.ts';
-import { nextStop, standardMargins, type Margins } from '../stops/index.ts';
-import type { VehicleFile } from '../vehicle/index.ts';
+import type { Margins } from '../hang/index.ts';
+import { foldJob, logWriter, type Bodies, type EntryKind, type JobState } from '../job/index.ts';
+import { startingFigures } from '../order/index.ts';
+import { dropAt } from '../pose/index.ts';
+import { nextStop } from '../stops/index.ts';
+import { keyOf, lineOf, type VehicleFile } from '../vehicle/index.ts';
 import { answer, realHands, type Hands } from './answer.ts';
 import type { Truth } from './truth.ts';
 
@@ -29,23 +30,6 @@ export interface RehearsalOptions {
 
 const MOST_STOPS = 120;
 
-/** A log writer for rehearsals and tests: entries with running ids and times. */
-export function logWriter(jobId: string) {
-  let n = 0;
-  return <K extends EntryKind>(kind: K, body: Bodies[K]): Entry => {
-    n += 1;
-    return {
-      id: `${jobId}-${n}`,
-      jobId,
-      seq: n,
-      at: new Date(Date.UTC(2026, 0, 5, 8, n)).toISOString(),
-      by: 'ines',
-      kind,
-      body,
-    } as Entry;
-  };
-}
-
 /**
  * Takes a tank down under a vehicle with hidden truth, by the plan's own stops through the real log.
  *
@@ -57,15 +41,16 @@ export function descend(
   rng: () => number,
   options: RehearsalOptions = {},
 ): Descent {
-  const { margins = standardMargins, hands = realHands } = options;
+  const { margins, hands = realHands } = options;
   const write = logWriter('rehearsal');
-  let state = foldJob(null, [write('opened', { name: 'Rehearsal', complaint: 'pump', vehicle })], { margins })!;
+  const shop = { ...startingFigures, ...margins };
+  let state = folded(null, [write('opened', { name: 'Rehearsal', complaint: 'pump', vehicle, shop })]);
   const log = <K extends EntryKind>(kind: K, body: Bodies[K]) =>
-    void (state = foldJob(state, [write(kind, body)], { margins })!);
+    void (state = folded(state, [write(kind, body)]));
   const result: Descent = { end: 'held', stops: 0, creeps: 0, answers: 0, pulled: [], struck: [], heldBy: null, state };
   let at = { f: 0, r: 0 };
   for (let i = 0; i < MOST_STOPS; i++) {
-    const stop = nextStop(state, margins);
+    const stop = nextStop(state);
     if (stop.kind === 'held') {
       const first = stop.holders[0]!;
       const more = truth.elsewhere[first.key.slice(5)];
@@ -78,7 +63,7 @@ export function descend(
           ...truth,
           slack: {
             ...truth.slack,
-            [first.key.slice(5)]: localDrop(at, lineOf(vehicle, first.key.slice(5))!.x, vehicle.length) + more,
+            [first.key.slice(5)]: dropAt(at, lineOf(vehicle, first.key.slice(5))?.x ?? 0, vehicle.length) + more,
           },
           elsewhere: {},
         };
@@ -118,4 +103,11 @@ export function descend(
     if (state.out) return { ...result, end: 'out', state };
   }
   return { ...result, state };
+}
+
+/** A job that was opened never folds to none. */
+function folded(...args: Parameters<typeof foldJob>): JobState {
+  const state = foldJob(...args);
+  if (!state) throw new Error('The rehearsal was never opened.');
+  return state;
 }

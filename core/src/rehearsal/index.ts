@@ -1,5 +1,5 @@
-export { seeded } from './random.ts';
-export { truthInside, truthOutside, withSnag, randomVehicle, type Truth } from './truth.ts';
 export { answer, realHands, type Hands, type Observation } from './answer.ts';
-export { descend, logWriter, type Descent, type RehearsalOptions } from './descend.ts';
 export { blind, type Blind } from './blind.ts';
+export { descend, type Descent, type RehearsalOptions } from './descend.ts';
+export { seeded } from './random.ts';
+export { randomVehicle, truthInside, truthOutside, withSnag, type Truth } from './truth.ts';

@@ -1,17 +1,6 @@
 import { archetypes, type VehicleFile } from '../vehicle/index.ts';
-import { foldJob, owed, refusalOf, type Entry } from '../job/index.ts';
-import {
-  blind,
-  descend,
-  logWriter,
-  randomVehicle,
-  seeded,
-  truthInside,
-  truthOutside,
-  withSnag,
-  type Blind,
-  type Descent,
-} from './index.ts';
+import { completed, type Entry, foldJob, logWriter, owed, refusalOf } from '../job/index.ts';
+import { blind, descend, randomVehicle, seeded, truthInside, truthOutside, withSnag, type Blind, type Descent } from './index.ts';
 
 const VEHICLES = 2000;
 
@@ -63,18 +52,14 @@ describe('a vehicle whose truth lies outside its file', () => {
     const { state } = pulls[0]!;
     expect(state.pulls.map((p) => p.key)).toContain('line:vent');
     expect(owed(state).some((d) => d.key === 'line:vent' && /inspected/.test(d.text))).toBe(true);
-    const sign: Entry = {
-      id: 'sign',
-      jobId: state.jobId,
-      at: '2026-01-05T12:00:00Z',
-      by: 'ines',
-      kind: 'signed',
-      body: {},
-    };
+    const sign = { ...logWriter('later')('signed', {}), jobId: state.jobId } as Entry;
     expect(refusalOf(state, sign)?.owed.map((d) => d.key)).toContain('line:vent');
     const write = logWriter('later');
     const after = foldJob(state, [
-      { ...write('inspected', { key: 'line:vent', outcome: 'good' }), jobId: state.jobId },
+      {
+        ...write('inspected', completed(state, 'inspected', { key: 'line:vent', outcome: 'good' }) as never),
+        jobId: state.jobId,
+      },
     ])!;
     expect(owed(after).some((d) => d.key === 'line:vent' && /inspected/.test(d.text))).toBe(false);
   });

@@ -1,6 +1,5 @@
-import { dropTimesLength, inReach } from './geometry.ts';
+import { dropTimesLength, GRID, inReach, type Pose } from '../pose/index.ts';
 import type { Prepared } from './prepare.ts';
-import { STEP, type Drop } from './types.ts';
 
 /** Poses that reach the same ways and break the same ceilings, with one pose for each tilt they come in. */
 export interface Group {
@@ -10,11 +9,11 @@ export interface Group {
   broken: [number, number];
   /** Which tilts, two words of bits, and the pose at each. */
   tilts: [number, number];
-  poses: (Drop | undefined)[];
+  poses: (Pose | undefined)[];
 }
 
 /** What a pose reaches and breaks. */
-export function groupAt(p: Prepared, pose: Drop): Pick<Group, 'ways' | 'broken'> {
+export function groupAt(p: Prepared, pose: Pose): Pick<Group, 'ways' | 'broken'> {
   const ways: number[] = [];
   p.ways.forEach((way, i) => {
     if (way.reaches.every(({ x, from, to }) => inReach(pose, x, from, to, p.length))) ways.push(i);
@@ -40,7 +39,7 @@ export function groupsOf(p: Prepared): Group[] {
     for (const way of p.ways) {
       // d(x) = f + tilt·x/L ≥ from  ⇔  f ≥ from − tilt·x/L, on the grid upwards.
       const begin = Math.max(...way.reaches.map(({ x, from }) => from - (tilt * x) / length));
-      const at = Math.max(low, Math.ceil(begin / STEP - 1e-9) * STEP);
+      const at = Math.max(low, Math.ceil(begin / GRID - 1e-9) * GRID);
       if (at <= high) begins.add(at);
     }
     const seen: { ways: number[]; broken: [number, number] }[] = [];

@@ -1,3 +1,11 @@
-export * from './types.ts';
 export { solve, Stopped, type SolveOptions } from './solve.ts';
-export { inReach } from './geometry.ts';
+export {
+  type Route,
+  type RouteLimit,
+  type RouteModel,
+  type RouteReach,
+  type RouteStop,
+  type RouteThing,
+  type RouteWay,
+  type Solved,
+} from './types.ts';

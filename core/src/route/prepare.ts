@@ -1,7 +1,8 @@
 import { InputError } from '../errors/index.ts';
 import { moveCost, tiltCost, wayCost } from './cost.ts';
 import { tilts } from './geometry.ts';
-import { STEP, type RouteModel, type RouteReach } from './types.ts';
+import { GRID } from '../pose/index.ts';
+import type { RouteModel, RouteReach } from './types.ts';
 
 /** Sets of things, ceilings and tilts are two words of bits each. */
 export const MOST = 62;
@@ -99,12 +100,12 @@ export function prepare(model: RouteModel): Prepared {
 function check(model: RouteModel): void {
   const { clear, start, goal, things, length } = model;
   if (!(length > 0)) throw new InputError('length', String(length), 'a length above zero');
-  if (!(clear > 0) || clear % STEP !== 0) throw new InputError('clear', String(clear), 'a multiple of 5 mm above zero');
+  if (!(clear > 0) || clear % GRID !== 0) throw new InputError('clear', String(clear), 'a multiple of 5 mm above zero');
   for (const [field, pose] of [
     ['start', start],
     ['goal', goal],
   ] as const)
-    if (![pose.f, pose.r].every((v) => v >= 0 && v <= clear && v % STEP === 0))
+    if (![pose.f, pose.r].every((v) => v >= 0 && v <= clear && v % GRID === 0))
       throw new InputError(field, `${pose.f}, ${pose.r}`, `drops on the 5 mm grid between 0 and ${clear}`);
   if (things.length > MOST) throw new InputError('things', String(things.length), `at most ${MOST}`);
   if (model.limits.length > MOST) throw new InputError('limits', String(model.limits.length), `at most ${MOST}`);

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { seeded } from '../rehearsal/random.ts';
-import { isAbove } from './geometry.ts';
+import { isAbove } from '../pose/index.ts';
 import { solve, Stopped, type RouteModel, type RouteThing } from './index.ts';
 import { checkRoute } from './testing/checkRoute.ts';
 import { randomModel } from './testing/randomModel.ts';

@@ -1,8 +1,4 @@
-/** How far the two ends hang below the installed position, mm. */
-export interface Drop {
-  f: number;
-  r: number;
-}
+import type { Pose } from '../pose/index.ts';
 
 /** A place and the local drops there (mm) between which a hand gets to it; `to` may be open. */
 export interface RouteReach {
@@ -50,8 +46,8 @@ export interface RouteModel {
   clear: number;
   /** How far the second end may hang below the first, and the first below the second. */
   tilt: { second: number; first: number };
-  start: Drop;
-  goal: Drop;
+  start: Pose;
+  goal: Pose;
   /** What must be done before the goal counts; anything else only where it helps. */
   must: readonly string[];
   things: readonly RouteThing[];
@@ -65,7 +61,7 @@ export interface RouteModel {
 
 /** A pose and what is done there, in order. */
 export interface RouteStop {
-  pose: Drop;
+  pose: Pose;
   uses: { thing: string; way: string }[];
 }
 
@@ -82,5 +78,3 @@ export interface Solved {
   looked: number;
 }
 
-/** Poses are planned on this grid, mm. */
-export const STEP = 5;

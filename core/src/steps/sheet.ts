@@ -1,23 +1,20 @@
 import { asks, minutesAhead, outlook } from '../foresight/index.ts';
-import { descended } from '../job/goal.ts';
-import { nameOf, shortName, splitKey } from '../job/names.ts';
-import type { JobState, Pose } from '../job/types.ts';
+import type { TankState } from '../hang/index.ts';
+import { descended, nameOf, type JobState } from '../job/index.ts';
+import { isLevel, poseInWords, type Pose } from '../pose/index.ts';
 import { handUnitNear, type UnitSystem } from '../quantity/index.ts';
 import type { Route } from '../route/index.ts';
 import {
   actionsOf,
   afterStop,
-  isLevel,
-  poseInWords,
   routeDown,
   routeModel,
-  standardMargins,
   supportsOff,
   TEST,
   wayUp,
-  type TankState,
   type View,
 } from '../stops/index.ts';
+import { shortName, splitKey } from '../vehicle/index.ts';
 import { stepsOf } from './steps.ts';
 
 /** A stop as it stands on paper. */
@@ -59,8 +56,8 @@ export function planSheet(state: JobState): PlanSheet {
   const ahead = outlook(state);
   const certain = ahead.worst !== null;
   const view: View = certain ? 'worst' : 'typical';
-  const route = descended(state) ? null : routeDown(state, view, standardMargins);
-  const model = routeModel(state, view, standardMargins);
+  const route = descended(state) ? null : routeDown(state, view, state.shop);
+  const model = routeModel(state, view, state.shop);
   const words = (pose: Pose) => heightInWords(pose, state.vehicle.ends);
   const down = (route?.stops ?? []).map((stop, n): SheetStop => {
     const home = stop.pose.f === 0 && stop.pose.r === 0;

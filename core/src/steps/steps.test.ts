@@ -1,5 +1,4 @@
-import { foldJob, type JobState } from '../job/index.ts';
-import { logWriter } from '../rehearsal/index.ts';
+import { foldJob, type JobState, logWriter } from '../job/index.ts';
 import { nextStop, supportsOff } from '../stops/index.ts';
 import { archetypes, type Connection, type VehicleFile } from '../vehicle/index.ts';
 import { plainLine, r } from '../vehicle/testing.ts';
@@ -53,10 +52,7 @@ describe('a stop, hand by hand', () => {
   });
 
   test('the jack carries before the first strap, the last one is a moment for two; head and other side by name', () => {
-    const state = begin({});
-    const { fasteners } = state.vehicle;
-    fasteners[0]!.hex = '15 mm';
-    fasteners[0]!.counter = '13 mm';
+    const state = begin({ fasteners: [{ ...rail.fasteners[0]!, hex: '15 mm', counter: '13 mm' }] });
     const steps = stepsOf(state, supportsOff(state));
     expect(steps[0]).toMatchObject({
       text: expect.stringMatching(/^padded jack/) as string,

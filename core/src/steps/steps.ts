@@ -1,6 +1,6 @@
-import { keyOf, splitKey } from '../job/names.ts';
-import type { Action, TankState } from '../stops/index.ts';
-import type { Connection, Fitting, Support } from '../vehicle/index.ts';
+import type { TankState } from '../hang/index.ts';
+import type { Action } from '../stops/index.ts';
+import { keyOf, splitKey, type Connection, type Fitting, type Support } from '../vehicle/index.ts';
 
 /** One thing a hand does, in order. */
 export interface Step {

@@ -1,12 +1,21 @@
 import { commonPractice } from '../basis/index.ts';
-import { localDrop } from '../job/apply/tank.ts';
-import { keyOf, splitKey } from '../job/names.ts';
-import type { Pose } from '../job/types.ts';
-import { estimateOf, type Way } from '../vehicle/index.ts';
+import {
+  bindings,
+  CREEP,
+  FIRST_STOP,
+  isDone,
+  safeUnder,
+  surelyReaches,
+  takenOff,
+  type Binding,
+  type Margins,
+  type TankState,
+} from '../hang/index.ts';
+import { isOff } from '../ledger/index.ts';
+import { deepest, dropAt, type Pose } from '../pose/index.ts';
+import { clipOwner, estimateOf, fileName, keyOf, lineOf, splitKey, type Way } from '../vehicle/index.ts';
 import { partingHint } from './hints.ts';
-import { bindings, drop, isDone, safeUnder, surelyReaches, type Binding } from './limits.ts';
-import { CREEP, FIRST_STOP, type Margins } from './margins.ts';
-import type { Action, TankState } from './types.ts';
+import type { Action } from './types.ts';
 
 /**
  * What can be taken off in a pose for certain. Every line within reach is parted; a clip is released and an obstruction
@@ -19,12 +28,12 @@ export function actionsAt(state: TankState, pose: Pose, margins: Margins): Actio
   let now: TankState = { ...state, pose };
   const take = (action: Action) => {
     actions.push(action);
-    now = withOff(now, action.key);
+    now = takenOff(now, action.key, action.way);
   };
   const ready = (way: Way) => way.after.every((id) => isDone(now, id));
   const tryWays = (ways: readonly Way[], x: number, seenAt?: number) =>
     ways
-      .filter((way) => ready(way) && surelyReaches(way, localDrop(pose, x, state.vehicle.length), seenAt))
+      .filter((way) => ready(way) && surelyReaches(way, dropAt(pose, x, state.vehicle.length), seenAt))
       .sort((a, b) => a.minutes.typ - b.minutes.typ)[0];
   for (let before = -1; before !== actions.length;) {
     before = actions.length;
@@ -67,43 +76,19 @@ const asksFor = (ways: readonly Way[], key: string): boolean =>
 
 /** How far the tank would go next if nothing in its way and no clip held it. */
 function wantedNext(state: TankState, left: readonly Binding[], margins: Margins): number {
-  const here = drop(state);
+  const here = deepest(state.pose);
   const fixed = left.filter((b) => b.line && b.line.clips.every((c) => isDone(state, c.id)));
   const limit = Math.min(state.vehicle.clear, ...fixed.map((b) => Math.max(here + CREEP, safeUnder(b, margins))));
   return here === 0 ? Math.min(FIRST_STOP, limit) : limit;
 }
 
-export function withOff(state: TankState, key: string): TankState {
-  const item = { key, state: 'open' } as TankState['items'][number];
-  const id = key.slice(key.indexOf(':') + 1);
-  const owner = key.startsWith('clip:')
-    ? state.vehicle.connections.find((c) => c.clips.some((k) => k.id === id))
-    : undefined;
-  const clip = owner?.clips.find((c) => c.id === id);
-  if (!owner || !clip) return { ...state, items: [...state.items, item] };
-  const now = state.slack[owner.id]!;
-  const freed = estimateOf(state.vehicle, clip.slack);
-  const slack = {
-    lo: Math.max(now.lo, freed.lo),
-    typ: Math.max(now.typ, freed.typ),
-    hi: Math.max(now.hi, freed.hi),
-    basis: freed.basis,
-  };
-  const taut = Object.fromEntries(Object.entries(state.taut).filter(([line]) => line !== owner.id));
-  return { ...state, taut, slack: { ...state.slack, [owner.id]: slack }, items: [...state.items, item] };
-}
-
 /** A thing to take off by a way: its name, what it needs, how it lets go. */
 export function actionFor(state: TankState, key: string, way: Way): Action {
   const { kind, id } = splitKey(key);
-  const { connections, obstructions } = state.vehicle;
-  const line = kind === 'line' ? connections.find((c) => c.id === id) : undefined;
-  const owner = kind === 'clip' ? connections.find((c) => c.clips.some((k) => k.id === id)) : undefined;
-  const name =
-    line?.name ??
-    (owner ? (owner.clips.find((k) => k.id === id)!.name ?? `${owner.name} clip`) : undefined) ??
-    obstructions.find((o) => o.id === id)?.name ??
-    id;
+  const { vehicle } = state;
+  const line = kind === 'line' ? lineOf(vehicle, id) : undefined;
+  const owner = kind === 'clip' ? clipOwner(vehicle, id) : undefined;
+  const name = fileName(vehicle, key) ?? id;
   return {
     type: line ? 'part' : owner ? 'unclip' : 'clear',
     key,
@@ -120,7 +105,7 @@ export function actionFor(state: TankState, key: string, way: Way): Action {
 /** Supports come off last before the first move, once the jack carries. Minutes: common practice, no source. */
 export function supportsOff(state: TankState): Action[] {
   return state.vehicle.supports
-    .filter((s) => !state.items.some((item) => item.key === keyOf('support', s.id) && item.state !== 'closed'))
+    .filter((s) => !isOff(state, keyOf('support', s.id)))
     .map((s) => ({
       type: 'support',
       key: keyOf('support', s.id),

@@ -1,8 +1,8 @@
-import { foldJob, keyOf, type JobState } from '../job/index.ts';
-import { logWriter, randomVehicle, seeded } from '../rehearsal/index.ts';
+import { foldJob, type JobState, logWriter } from '../job/index.ts';
+import { randomVehicle, seeded } from '../rehearsal/index.ts';
 import { solve } from '../route/index.ts';
-import { archetypes, type VehicleFile } from '../vehicle/index.ts';
-import { ascentModel, routePartWay, routeUp, standardMargins } from './index.ts';
+import { archetypes, keyOf, type VehicleFile } from '../vehicle/index.ts';
+import { ascentModel, routePartWay, routeUp } from './index.ts';
 
 /** Everything off, the tank on the floor of the well. */
 function down(vehicle: VehicleFile): JobState {
@@ -101,9 +101,9 @@ describe('part-way, the top at working height', () => {
     for (const c of long) Object.assign(c, { slack: exact(300), clips: [] });
     const write = logWriter('job');
     const state = foldJob(null, [write('opened', { name: 'x', complaint: 'pump', vehicle })])!;
-    const route = routePartWay(state, 150, 'typical', standardMargins)!;
+    const route = routePartWay(state, 150, 'typical')!;
     expect(route.stops.flatMap((s) => s.uses.map((u) => u.thing))).toEqual([`line:${short!.id}`]);
     expect(route.stops.at(-1)!.pose).toEqual({ f: 150, r: 150 });
-    expect(routePartWay(state, vehicle.clear + 5, 'typical', standardMargins)).toBeNull();
+    expect(routePartWay(state, vehicle.clear + 5, 'typical')).toBeNull();
   });
 });

@@ -1,12 +1,8 @@
-import { isOn, localDrop } from '../job/apply/tank.ts';
-import { madeBeforeKeyOn } from '../job/keyOn.ts';
-import { keyOf } from '../job/names.ts';
+import { isOn, MOVE_MINUTES, portDrop, reachOf, slackOf, tiltLimitOf, TILT_MINUTES, type Reading, type TankState } from '../hang/index.ts';
+import { gridDown, HOME } from '../pose/index.ts';
 import type { RouteModel, RouteReach, RouteThing, RouteWay } from '../route/index.ts';
-import { estimateOf, OPEN_REACH, type Range, type Way } from '../vehicle/index.ts';
-import { gridDown, gridUp, MOVE_MINUTES, TILT_MINUTES } from './margins.ts';
-import { mostTilt } from './model.ts';
+import { estimateOf, keyOf, madeBeforeKeyOn, OPEN_REACH, type Range, type Way } from '../vehicle/index.ts';
 import { testReaches } from './testStop.ts';
-import type { TankState } from './types.ts';
 
 /**
  * How the ranges are taken on the way up. `surest`: every figure at its bad end wherever that leaves a thing a window to
@@ -71,10 +67,10 @@ export function ascentModel(state: TankState, view: UpView, keyOn: KeyOn = 'done
     const clips = line.clips.filter((clip) => open(keyOf('clip', clip.id)));
     const isOpen = open(key);
     if (!isOpen && !isOn(state, line.id)) continue;
-    const lets = state.slack[line.id]!;
+    const lets = slackOf(state, line.id);
     const { windows, room } = windowsOf(isOpen ? same(key, line.make) : [], lets, view);
     // What is on hangs here: so far it lets the tank for certain.
-    const least = isOpen ? 0 : Math.ceil(localDrop(state.pose, line.x, vehicle.length));
+    const least = isOpen ? 0 : Math.ceil(portDrop(state, state.pose, line));
     const loose = Math.max(least, room(lets));
     // With its clip back on, the line lets no more than it did with it.
     const held = clips.length > 0 ? room(estimateOf(vehicle, line.slack)) : loose;
@@ -95,19 +91,19 @@ export function ascentModel(state: TankState, view: UpView, keyOn: KeyOn = 'done
     if (thing.blocksAt) limits.push({ x: thing.x, at: room(thing.blocksAt), freedBy: [key] });
   }
   if (keyOn !== 'done') things.push(testThing(keyOn === 'made' ? [] : testPlaces(state, keyOn)));
-  const tilt = mostTilt(vehicle);
+  const tilt = tiltLimitOf(vehicle);
   return {
     length: vehicle.length,
     clear: vehicle.clear,
     tilt: { second: tilt, first: tilt },
-    start: { f: 0, r: 0 },
+    start: HOME,
     goal: state.pose,
     must: things.map((t) => t.id),
     things,
     limits,
     moveMinutes: MOVE_MINUTES.typ,
     tiltMinutes: TILT_MINUTES,
-    helperMinutes: state.helperMinutes,
+    helperMinutes: state.shop.helperMinutes,
   };
 }
 
@@ -117,21 +113,12 @@ function windowsOf(
   lets: Range | null,
   view: UpView,
 ): { windows: Window[]; room: (r: Range) => number } {
-  const window = (way: Way, from: number, to: number): Window => ({
-    way,
-    from: gridUp(from),
-    to: to >= OPEN_REACH ? OPEN_REACH : gridDown(to),
-  });
-  const list = {
-    surely: ways.map((way) => window(way, way.reachFrom.hi, way.reachTo.lo)),
-    typical: ways.map((way) => window(way, way.reachFrom.typ, way.reachTo.typ)),
-    best: ways.map((way) => window(way, way.reachFrom.lo, way.reachTo.hi)),
-  };
-  if (view === 'best') return { windows: list.best, room: (r) => gridDown(r.hi) };
-  const sure = list.surely.filter((w) => w.from <= Math.min(w.to, lets ? gridDown(lets.lo) : OPEN_REACH));
+  const list = (reading: Reading): Window[] => ways.map((way) => ({ way, ...reachOf(way, reading) }));
+  if (view === 'best') return { windows: list('kindly'), room: (r) => gridDown(r.hi) };
+  const sure = list('surely').filter((w) => w.from <= Math.min(w.to, lets ? gridDown(lets.lo) : OPEN_REACH));
   if (view === 'surest' && (sure.length > 0 || ways.length === 0))
     return { windows: sure, room: (r) => gridDown(r.lo) };
-  return { windows: list.typical, room: (r) => gridDown(r.typ) };
+  return { windows: list('likely'), room: (r) => gridDown(r.typ) };
 }
 
 /** Key on and look, once, with all the places in reach. */

@@ -1,5 +1,4 @@
-import { samePose } from './limits.ts';
-import { poseInWords } from './poseWords.ts';
+import { poseInWords, samePose } from '../pose/index.ts';
 import type { Stop } from './types.ts';
 
 /**

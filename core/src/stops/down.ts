@@ -1,14 +1,22 @@
 import { total } from '../estimate/index.ts';
-import { atGoal } from '../job/goal.ts';
-import { keyOf } from '../job/names.ts';
-import { localDrop } from '../job/apply/tank.ts';
-import type { Pose } from '../job/types.ts';
-import type { Way } from '../vehicle/index.ts';
+import {
+  atGoal,
+  bindings,
+  CREEP,
+  FIRST_STOP,
+  holdersAt,
+  MOVE_MINUTES,
+  reachOf,
+  safeUnder,
+  type Binding,
+  type Margins,
+  type TankState,
+} from '../hang/index.ts';
+import { deepest, dropAt, GRID, gridDown, level, samePose, type Pose } from '../pose/index.ts';
+import { keyOf, type Way } from '../vehicle/index.ts';
 import { actionsAt } from './actions.ts';
 import { guide } from './guide.ts';
-import { bindings, drop, holdersAt, safeUnder, samePose, type Binding } from './limits.ts';
-import { CREEP, FIRST_STOP, gridDown, GRID, gridUp, MOVE_MINUTES, standardMargins, type Margins } from './margins.ts';
-import type { Action, Stop, TankState } from './types.ts';
+import type { Action, Stop } from './types.ts';
 
 /**
  * The next stop on the way down. Where the figures allow a way, with a look where one helps, it is the first part of the
@@ -19,10 +27,10 @@ import type { Action, Stop, TankState } from './types.ts';
  * @returns poses in mm on a 5 mm grid; at every pose but in a creep each binding limit keeps 10 mm under its low end
  * @example nextStop(foldJob(null, entries)!).pose // { f: 25, r: 25 }
  */
-export function nextStop(state: TankState, margins: Margins = standardMargins): Stop {
+export function nextStop(state: TankState, margins: Margins = state.shop): Stop {
   const { pose } = state;
   if (atGoal(state)) return stopAt(state, pose, 'there', margins);
-  const atHome = drop(state) === 0;
+  const atHome = deepest(state.pose) === 0;
   const led = guide(state, margins);
   const work = led?.actions ?? inReach(state, pose, margins);
   if (work.length > 0) return stopAt(state, pose, atHome ? 'start' : 'stop', margins, work);
@@ -34,7 +42,7 @@ export function nextStop(state: TankState, margins: Margins = standardMargins): 
     if (isSafe(state, first, margins)) return stopAt(state, first, 'stop', margins);
   }
   const target = deepestSafe(state, binding, margins);
-  const here = drop(state);
+  const here = deepest(state.pose);
   if (!samePose(pose, level(here))) return stopAt(state, level(Math.min(here, target)), 'stop', margins);
   if (target >= here + CREEP || (here === 0 && target > 0)) return stopAt(state, level(target), 'stop', margins);
   const creepTo = Math.min(here + CREEP, state.goal ?? Infinity, ...binding.map((b) => gridDown(b.fast ?? b.limit.hi)));
@@ -54,11 +62,9 @@ function holdsBefore(state: TankState, action: Action, margins: Margins): boolea
   return !binding || safeUnder(binding, margins) < state.goal;
 }
 
-export const level = (mm: number): Pose => ({ f: mm, r: mm });
-
 /** Whatever is true, nothing pulls and nothing is struck here, the margin kept. */
 const isSafe = (state: TankState, pose: Pose, margins: Margins): boolean =>
-  bindings(state).every((b) => localDrop(pose, b.x, state.vehicle.length) <= safeUnder(b, margins));
+  bindings(state).every((b) => dropAt(pose, b.x, state.vehicle.length) <= safeUnder(b, margins));
 
 /** The first move is never deep: on the way to a pose no further than so, level. */
 function towards(pose: Pose, most: number, state: TankState, margins: Margins): Pose {
@@ -68,7 +74,7 @@ function towards(pose: Pose, most: number, state: TankState, margins: Margins): 
 
 /** Deepest level drop that keeps every margin, is no first stop below 25 mm, and passes no reach that would be lost. */
 function deepestSafe(state: TankState, binding: readonly Binding[], margins: Margins): number {
-  const here = drop(state);
+  const here = deepest(state.pose);
   const first = here === 0 ? FIRST_STOP : Infinity;
   const lost = binding.flatMap((b) => (b.line ? lastChance(b.line.part, here) : []));
   return Math.max(
@@ -93,7 +99,7 @@ export function stopAt(
   state: TankState,
   pose: Pose,
   kind: Stop['kind'],
-  margins: Margins = standardMargins,
+  margins: Margins = state.shop,
   work?: Action[],
 ): Stop {
   const { length } = state.vehicle;
@@ -101,8 +107,8 @@ export function stopAt(
   const idle = kind !== 'start' && kind !== 'stop';
   const actions = idle ? [] : (work ?? led(at, state, margins) ?? inReach(at, pose, margins));
   const binding = bindings(at).filter((b) => !actions.some((a) => a.key === b.key));
-  const to = (b: Binding) => localDrop(pose, b.x, length);
-  const deeper = (b: Binding) => to(b) > localDrop(state.pose, b.x, length);
+  const to = (b: Binding) => dropAt(pose, b.x, length);
+  const deeper = (b: Binding) => to(b) > dropAt(state.pose, b.x, length);
   const risky = kind === 'creep' ? [] : bindings(state).filter((b) => deeper(b) && safeUnder(b, margins) < to(b));
   const onLines = binding.filter((b) => b.line);
   const moves = samePose(state.pose, pose) ? [] : [MOVE_MINUTES];
@@ -133,7 +139,7 @@ const led = (at: TankState, from: TankState, margins: Margins): Action[] | null 
 function needOf(state: TankState, binding: Binding, to: number): Stop['needs'] {
   const line = binding.line!;
   const reach = Math.min(
-    ...line.part.map((way) => Math.min(gridUp(way.reachFrom.hi), state.reached[line.id] ?? Infinity)),
+    ...line.part.map((way) => reachOf(way, 'surely', state.reached[line.id]).from),
   );
   if (binding.fast !== null || binding.limit.lo >= reach || reach <= to) return [];
   return [{ key: binding.key, name: binding.name, mm: reach }];

@@ -1,4 +1,4 @@
-import type { Pose } from '../job/types.ts';
+import type { Pose } from '../pose/index.ts';
 
 /**
  * Heights to go through where a jack moves one end at a time. What is raised goes first; then the ends go down in turns,

@@ -1,13 +1,10 @@
-import { localDrop } from '../job/apply/tank.ts';
-import { splitKey } from '../job/names.ts';
-import type { Pose } from '../job/types.ts';
-import { inReach, solve, type Route } from '../route/index.ts';
-import type { Way } from '../vehicle/index.ts';
+import { bindings, safeUnder, type Margins, type TankState } from '../hang/index.ts';
+import { deepest, dropAt, GRID, inReach, type Pose } from '../pose/index.ts';
+import { solve, type Route } from '../route/index.ts';
+import { lineOf, obstructionOf, splitKey, type Way } from '../vehicle/index.ts';
 import { actionFor, supportsOff } from './actions.ts';
-import { bindings, drop, safeUnder } from './limits.ts';
-import { GRID, type Margins } from './margins.ts';
 import { LOOKED, routeModel, type View } from './model.ts';
-import type { Action, TankState } from './types.ts';
+import type { Action } from './types.ts';
 
 /** The first part of the way with the least minutes: what comes off where the tank hangs, and where it goes next. */
 export interface Guide {
@@ -21,9 +18,9 @@ const found = new WeakMap<TankState, Map<string, Route | null>>();
 /**
  * The way down with the least minutes in a view of the ranges, null where there is none.
  *
- * @example routeDown(state, 'typical', standardMargins)?.minutes
+ * @example routeDown(state, 'typical')?.minutes
  */
-export function routeDown(state: TankState, view: View, margins: Margins): Route | null {
+export function routeDown(state: TankState, view: View, margins: Margins = state.shop): Route | null {
   const key = `${view}/${margins.overshoot}`;
   let known = found.get(state);
   if (!known) found.set(state, (known = new Map()));
@@ -35,9 +32,9 @@ export function routeDown(state: TankState, view: View, margins: Margins): Route
  * Part-way down, the top at working height: the least minutes to a level pose, with nothing parted that need not be.
  *
  * @param drop on the 5 mm grid
- * @example routePartWay(state, 250, 'typical', standardMargins)?.minutes
+ * @example routePartWay(state, 250, 'typical')?.minutes
  */
-export function routePartWay(state: TankState, drop: number, view: View, margins: Margins): Route | null {
+export function routePartWay(state: TankState, drop: number, view: View, margins: Margins = state.shop): Route | null {
   return drop > state.vehicle.clear ? null : routeDown({ ...state, goal: drop }, view, margins);
 }
 
@@ -46,7 +43,7 @@ export function routePartWay(state: TankState, drop: number, view: View, margins
  * at. Null where neither is known, or where something planned was left undone here.
  */
 export function guide(state: TankState, margins: Margins): Guide | null {
-  const here = drop(state);
+  const here = deepest(state.pose);
   if (Object.values(state.notDone).some((n) => n.drop === here)) return null;
   const route = routeDown(state, 'worst', margins) ?? routeDown(state, 'look', margins);
   if (!route) return null;
@@ -58,7 +55,7 @@ export function guide(state: TankState, margins: Margins): Guide | null {
   // Supports come off only once nothing else is left to do at home.
   return {
     actions: here === 0 ? [...actions, ...supportsOff(state)] : actions,
-    next: next ? comfortable(state, route, margins) : null,
+    next: next ? lowestThatServes(state, route, margins) : null,
   };
 }
 
@@ -66,7 +63,7 @@ export function guide(state: TankState, margins: Margins): Guide | null {
  * The search names the highest pose that will do, where a hand only just gets there. Lower is easier and shows more: as
  * low as nothing is lost for this stop and the stop after it is not passed.
  */
-function comfortable(state: TankState, { stops }: Route, margins: Margins): Pose {
+function lowestThatServes(state: TankState, { stops }: Route, margins: Margins): Pose {
   const model = routeModel(state, 'look', margins);
   const [, next, after] = stops;
   const { length } = model;
@@ -79,7 +76,7 @@ function comfortable(state: TankState, { stops }: Route, margins: Margins): Pose
     pose.f <= Math.max(after?.pose.f ?? 0, next!.pose.f) &&
     pose.r <= Math.max(after?.pose.r ?? 0, next!.pose.r) &&
     used.every(({ x, way }) => inReach(pose, x, way.from, way.to, length)) &&
-    binding.every((b) => localDrop(pose, b.x, length) <= safeUnder(b, margins));
+    binding.every((b) => dropAt(pose, b.x, length) <= safeUnder(b, margins));
   let { pose } = next!;
   for (let lower = pose; fits(lower); lower = { f: lower.f + GRID, r: lower.r + GRID }) pose = lower;
   return pose;
@@ -101,7 +98,7 @@ export const actionsOf = (state: TankState, uses: Route['stops'][number]['uses']
 /** Ways by which a thing of the ledger comes off. */
 function waysOff({ vehicle }: TankState, key: string): readonly Way[] {
   const { kind, id } = splitKey(key);
-  if (kind === 'line') return vehicle.connections.find((c) => c.id === id)?.part ?? [];
+  if (kind === 'line') return lineOf(vehicle, id)?.part ?? [];
   if (kind === 'clip') return vehicle.connections.flatMap((c) => c.clips).find((k) => k.id === id)?.ways ?? [];
-  return vehicle.obstructions.find((o) => o.id === id)?.clear ?? [];
+  return obstructionOf(vehicle, id)?.clear ?? [];
 }

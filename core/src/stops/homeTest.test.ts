@@ -1,6 +1,6 @@
-import { foldJob, judgeGate, keyOf, type Entry, type JobState } from '../job/index.ts';
-import { logWriter } from '../rehearsal/index.ts';
-import { archetypes } from '../vehicle/index.ts';
+import { judgeGate } from '../gates/index.ts';
+import { type Entry, foldJob, type JobState, logWriter } from '../job/index.ts';
+import { archetypes, keyOf } from '../vehicle/index.ts';
 import { nextUp, testStop } from './index.ts';
 
 /** A tank that hangs on the floor of the well, everything off. */

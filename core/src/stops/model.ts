@@ -1,10 +1,19 @@
-import { keyOf } from '../job/names.ts';
+import {
+  bindings,
+  isDone,
+  MOVE_MINUTES,
+  reachOf,
+  slackFreed,
+  tiltLimitOf,
+  TILT_MINUTES,
+  type Margins,
+  type Reading,
+  type TankState,
+} from '../hang/index.ts';
+import { isOff } from '../ledger/index.ts';
+import { dropAt, gridDown, gridUp } from '../pose/index.ts';
 import type { RouteModel, RouteThing, RouteWay } from '../route/index.ts';
-import { localDrop } from '../job/apply/tank.ts';
-import { estimateOf, OPEN_REACH, type Way } from '../vehicle/index.ts';
-import { bindings, isDone, isOff } from './limits.ts';
-import { gridDown, gridUp, MOVE_MINUTES, TILT_MINUTES, type Margins } from './margins.ts';
-import type { TankState } from './types.ts';
+import { keyOf, OPEN_REACH, type Way } from '../vehicle/index.ts';
 
 /**
  * How the ranges are taken.
@@ -16,27 +25,13 @@ export type View = 'worst' | 'look' | 'typical' | 'best';
 /** A look is a thing of its own: `look:feed`. The way that a look opens ends so. */
 export const LOOKED = '~looked';
 
-/** Most tilt that is ever planned, mm from end to end: steeper no jack holds a tank. Common practice, no source. */
-const MOST_TILT = 150;
-
-/** How far one end may hang below the other in a plan, mm on the grid. */
-export const mostTilt = ({ tiltLimit }: { tiltLimit: number }): number => Math.min(MOST_TILT, gridDown(tiltLimit));
-
-interface Ends {
-  from: (way: Way) => number;
-  to: (way: Way) => number;
-}
-
-const surely: Ends = { from: (w) => gridUp(w.reachFrom.hi), to: (w) => gridDown(w.reachTo.lo) };
-const likely: Ends = { from: (w) => gridUp(w.reachFrom.typ), to: (w) => gridDown(w.reachTo.typ) };
-const kindly: Ends = { from: (w) => gridUp(w.reachFrom.lo), to: (w) => gridDown(w.reachTo.hi) };
-const ends: Record<View, Ends> = { worst: surely, look: surely, typical: likely, best: kindly };
+const readings: Record<View, Reading> = { worst: 'surely', look: 'surely', typical: 'likely', best: 'kindly' };
 
 /**
  * The way down from here as a question for the exact search: what is on, what it lets, where hands get to. Every ceiling
  * keeps the margin a jack may overshoot; limits go down to the grid, reaches inward.
  *
- * @example solve(routeModel(state, 'worst', standardMargins)).route // null where nothing is certain
+ * @example solve(routeModel(state, 'worst', state.shop)).route // null where nothing is certain
  */
 export function routeModel(state: TankState, view: View, margins: Margins): RouteModel {
   const { vehicle } = state;
@@ -48,17 +43,13 @@ export function routeModel(state: TankState, view: View, margins: Margins): Rout
     range[view === 'best' ? 'hi' : view === 'typical' ? 'typ' : 'lo'];
   const under = (mm: number) => Math.max(0, gridDown(mm) - margins.overshoot);
   const keys = keysOf(state);
-  const wayOf = (way: Way, seenAt?: number, e: Ends = ends[view], id = way.id, more: string[] = []): RouteWay => {
-    const to = e.to(way);
-    return {
-      id,
-      from: Math.min(e.from(way), seenAt === undefined ? Infinity : gridUp(seenAt)),
-      to: to >= OPEN_REACH ? OPEN_REACH : Math.max(to, seenAt ?? 0),
-      minutes: way.minutes.typ,
-      people: way.people,
-      after: [...way.after.filter((other) => !isDone(state, other)).map((other) => keys.get(other) ?? other), ...more],
-    };
-  };
+  const wayOf = (way: Way, seenAt?: number, reading = readings[view], id = way.id, more: string[] = []): RouteWay => ({
+    id,
+    ...reachOf(way, reading, seenAt),
+    minutes: way.minutes.typ,
+    people: way.people,
+    after: [...way.after.filter((other) => !isDone(state, other)).map((other) => keys.get(other) ?? other), ...more],
+  });
   const list = (ways: readonly Way[], seenAt?: number) => ways.map((way) => wayOf(way, seenAt));
 
   for (const { key, x, limit, line, obstruction } of bindings(state)) {
@@ -73,7 +64,7 @@ export function routeModel(state: TankState, view: View, margins: Margins): Rout
     const clips = free.map((clip) => ({
       id: keyOf('clip', clip.id),
       clip,
-      at: under(pick(estimateOf(vehicle, clip.slack))),
+      at: under(pick(slackFreed(vehicle, limit, clip))),
     }));
     const more = (than: number) => clips.filter((c) => c.at > than).map((c) => c.id);
     for (const c of clips) {
@@ -84,7 +75,7 @@ export function routeModel(state: TankState, view: View, margins: Margins): Rout
     const freedBy = [key, ...more(at)];
     const look = view === 'look' && limit.lo < limit.typ ? `look:${line.id}` : null;
     if (look) {
-      const here = localDrop(state.pose, x, vehicle.length);
+      const here = dropAt(state.pose, x, vehicle.length);
       const seen = gridUp(line.visibleFrom.hi);
       // What could be seen from here was asked already.
       const from = seen <= here ? gridUp(here + 1) : seen;
@@ -96,8 +87,8 @@ export function routeModel(state: TankState, view: View, margins: Margins): Rout
       limits.push({ x, at: under(limit.typ), freedBy: [...freedBy] });
       freedBy.push(look);
       for (const way of line.part)
-        if (likely.from(way) < surely.from(way) || likely.to(way) > surely.to(way))
-          ways.push(wayOf(way, state.reached[line.id], likely, `${way.id}${LOOKED}`, [look]));
+        if (reachOf(way, 'likely').from < reachOf(way, 'surely').from || reachOf(way, 'likely').to > reachOf(way, 'surely').to)
+          ways.push(wayOf(way, state.reached[line.id], 'likely', `${way.id}${LOOKED}`, [look]));
     }
     limits.push({ x, at, freedBy });
     things.push({ id: key, x, ways });
@@ -108,7 +99,7 @@ export function routeModel(state: TankState, view: View, margins: Margins): Rout
     if (isOff(state, key) || things.some((t) => t.id === key)) continue;
     things.push({ id: key, x: thing.x, ways: list(thing.clear) });
   }
-  const tilt = mostTilt(vehicle);
+  const tilt = tiltLimitOf(vehicle);
   const known = new Set(things.map((t) => t.id));
   return {
     length: vehicle.length,
@@ -123,7 +114,7 @@ export function routeModel(state: TankState, view: View, margins: Margins): Rout
     limits,
     moveMinutes: MOVE_MINUTES.typ,
     tiltMinutes: TILT_MINUTES,
-    helperMinutes: state.helperMinutes,
+    helperMinutes: state.shop.helperMinutes,
   };
 }
 

@@ -1,4 +1,5 @@
-import { descended, GOAL, owed, stationNow } from '../job/index.ts';
+import { said } from '../job/testing.ts';
+import { descended, owed, stationNow } from '../job/index.ts';
 import { archetypes } from '../vehicle/index.ts';
 import { r } from '../vehicle/testing.ts';
 import { nextStop, nextUp, planDescent } from './index.ts';
@@ -10,7 +11,7 @@ const job = () => begin(vehicle([line('a', r(100), r(30)), line('b', r(280), r(2
 describe('part-way, its top where two hands work on it', () => {
   test('only what holds it there comes off, and there it ends', () => {
     const work = job();
-    work.log('answer', { question: GOAL, value: '150' });
+    work.log('answer', said('how far down', '150'));
     expect(work.state.goal).toBe(150);
     expect(nextStop(work.state)).toMatchObject({ kind: 'stop', pose: { f: 25, r: 25 } });
     work.log('stopDone', at(25));
@@ -30,7 +31,7 @@ describe('part-way, its top where two hands work on it', () => {
 
   test('after gate 3 the way is up: what came off is made again, what stayed on is never asked for', () => {
     const work = job();
-    work.log('answer', { question: GOAL, value: '150' });
+    work.log('answer', said('how far down', '150'));
     work.log('stopDone', at(80, ['line:a']));
     work.log('moved', { to: { f: 150, r: 150 } });
     work.log('gateItem', { gate: 3, item: 'tests', answer: 'passed' });
@@ -48,7 +49,7 @@ describe('part-way, its top where two hands work on it', () => {
 
   test('a creep and a guess go no deeper than the goal either', () => {
     const guessed = begin(vehicle([line('a', r(40, 200, 250), r(280))]));
-    guessed.log('answer', { question: GOAL, value: '60' });
+    guessed.log('answer', said('how far down', '60'));
     for (let i = 0; i < 20; i++) {
       const stop = nextStop(guessed.state);
       expect(stop.pose.f).toBeLessThanOrEqual(60);
@@ -71,22 +72,22 @@ describe('part-way, its top where two hands work on it', () => {
     const guessed = begin(
       vehicle([line('a', r(40, 200, 250), r(0)), line('b', r(280), r(0)), line('c', r(50, 60, 70), r(300))]),
     );
-    guessed.log('answer', { question: GOAL, value: '100' });
+    guessed.log('answer', said('how far down', '100'));
     expect(nextStop(guessed.state).actions.map((a) => a.key)).toEqual(['line:a']);
   });
 
   test('thought better of, it goes all the way out', () => {
     const work = job();
-    work.log('answer', { question: GOAL, value: '150' });
+    work.log('answer', said('how far down', '150'));
     work.log('stopDone', at(80, ['line:a']));
-    work.log('answer', { question: GOAL, value: 'out' });
+    work.log('answer', said('how far down', 'out'));
     expect(work.state.goal).toBeNull();
     expect(planDescent(work.state).stops.at(-1)).toMatchObject({ kind: 'out', pose: { f: 300, r: 300 } });
   });
 
   test.each(['0', '-5', '151', '300', '4000', 'deep', ''])('“%s” is no height to stop at', (value) => {
     const work = job();
-    work.log('answer', { question: GOAL, value });
+    work.log('answer', said('how far down', String(value)));
     expect(work.state.goal).toBeNull();
   });
 
@@ -95,7 +96,7 @@ describe('part-way, its top where two hands work on it', () => {
     (_, file) => {
       const whole = planDescent(begin(file).state);
       const part = begin(file);
-      part.log('answer', { question: GOAL, value: '150' });
+      part.log('answer', said('how far down', '150'));
       const plan = planDescent(part.state);
       for (const stop of plan.stops) expect(Math.max(stop.pose.f, stop.pose.r)).toBeLessThanOrEqual(150);
       const off = (p: typeof plan) => new Set(p.stops.flatMap((s) => s.actions.map((a) => a.key)));

@@ -1,9 +1,8 @@
 import { total } from '../estimate/index.ts';
-import { splitKey } from '../job/names.ts';
-import { estimateOf } from '../vehicle/index.ts';
+import { takenOff, type Margins, type TankState } from '../hang/index.ts';
+import { deepest } from '../pose/index.ts';
 import { nextStop } from './down.ts';
-import { standardMargins, type Margins } from './margins.ts';
-import type { Plan, Stop, TankState } from './types.ts';
+import type { Plan, Stop } from './types.ts';
 
 /** More stops than any real descent has: a guard, not a rule. */
 const MOST_STOPS = 80;
@@ -14,7 +13,7 @@ const MOST_STOPS = 80;
  *
  * @example planDescent(state).stops.length
  */
-export function planDescent(state: TankState, margins: Margins = standardMargins): Plan<Stop> {
+export function planDescent(state: TankState, margins: Margins = state.shop): Plan<Stop> {
   let now: TankState = asTypical(state);
   const stops: Stop[] = [];
   const states: TankState[] = [];
@@ -61,32 +60,8 @@ function asTypical(state: TankState): TankState {
  *
  * @example afterStop(state, nextStop(state)).pose
  */
-export function afterStop(state: TankState, stop: Pick<Stop, 'pose' | 'actions'>): TankState {
-  const slack = { ...state.slack };
-  const taut = { ...state.taut };
-  for (const action of stop.actions) {
-    if (action.type !== 'unclip') continue;
-    const id = action.key.slice('clip:'.length);
-    const owner = state.vehicle.connections.find((c) => c.clips.some((k) => k.id === id));
-    const clip = owner?.clips.find((k) => k.id === id);
-    if (!owner || !clip) continue;
-    slack[owner.id] = estimateOf(state.vehicle, clip.slack);
-    delete taut[owner.id];
-  }
-  const items = [
-    ...state.items,
-    ...stop.actions.map(
-      (a) =>
-        ({
-          key: a.key,
-          kind: splitKey(a.key).kind,
-          state: 'open',
-          tag: null,
-          way: a.way,
-        }) as TankState['items'][number],
-    ),
-  ];
-  return { ...state, pose: stop.pose, slack, taut, items };
+export function afterStop<S extends TankState>(state: S, stop: Pick<Stop, 'pose' | 'actions'>): S {
+  return stop.actions.reduce<S>((now, action) => takenOff(now, action.key, action.way), { ...state, pose: stop.pose });
 }
 
 /** Stop marks for the drawing: drops still ahead with the short names of what comes off there. */
@@ -94,7 +69,7 @@ export function marksAhead(plan: Plan<Stop>): { drop: number; names: string[] }[
   return plan.stops
     .filter((s) => s.kind !== 'out' && s.kind !== 'there' && s.kind !== 'held')
     .map((s) => ({
-      drop: Math.max(s.pose.f, s.pose.r),
+      drop: deepest(s.pose),
       names: s.actions.filter((a) => a.type === 'part').map((a) => a.name),
     }));
 }

@@ -1,6 +1,6 @@
-import { foldJob, splitKey, type Entry, type JobState } from '../job/index.ts';
-import { logWriter, randomVehicle, seeded } from '../rehearsal/index.ts';
-import { archetypes, type VehicleFile } from '../vehicle/index.ts';
+import { type Entry, foldJob, type JobState, logWriter } from '../job/index.ts';
+import { randomVehicle, seeded } from '../rehearsal/index.ts';
+import { archetypes, splitKey, type VehicleFile } from '../vehicle/index.ts';
 import { nextStop, nextUp } from './index.ts';
 
 /**

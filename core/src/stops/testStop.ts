@@ -1,16 +1,15 @@
-import { makeWay } from '../job/back.ts';
-import { keyOf } from '../job/names.ts';
-import { inReach, type RouteReach } from '../route/index.ts';
-import { OPEN_REACH, type Connection } from '../vehicle/index.ts';
-import { samePose } from './limits.ts';
-import { gridDown, gridUp } from './margins.ts';
-import type { TankState } from './types.ts';
+import { TEST_STOP } from '../condition/index.ts';
+import { slackOf, type TankState } from '../hang/index.ts';
+import { makeWay, type LedgerItem } from '../ledger/index.ts';
+import { gridDown, gridUp, inReach, level, samePose } from '../pose/index.ts';
+import type { RouteReach } from '../route/index.ts';
+import { keyOf, OPEN_REACH, type Connection } from '../vehicle/index.ts';
 
 /** Lines with a joint on top of the tank that came off in this job: nobody sees those once the tank is home. */
-const topLines = (state: TankState): Connection[] =>
-  state.vehicle.connections.filter((line) => {
+const topLines = (state: TankState): { line: Connection; item: LedgerItem }[] =>
+  state.vehicle.connections.flatMap((line) => {
     const item = state.items.find((i) => i.key === keyOf('line', line.id));
-    return line.side === 'top' && item !== undefined && item.state !== 'deviation' && item.state !== 'scrapped';
+    return line.side === 'top' && item && item.state !== 'deviation' && item.state !== 'scrapped' ? [{ line, item }] : [];
   });
 
 /**
@@ -19,10 +18,9 @@ const topLines = (state: TankState): Connection[] =>
  * @param surely for certain where that is possible; else as likely
  */
 export function testReaches(state: TankState, surely: boolean): RouteReach[] {
-  return topLines(state).map(({ id, x, visibleFrom }) => {
-    const item = state.items.find((i) => i.key === keyOf('line', id))!;
+  return topLines(state).map(({ line: { id, x, visibleFrom }, item }) => {
     const way = makeWay(state, id, item.way);
-    const slack = state.slack[id]!;
+    const slack = slackOf(state, id);
     const from = (end: 'typ' | 'hi') => gridUp(Math.max(visibleFrom[end], way?.reachFrom[end] ?? 0));
     const to = (end: 'lo' | 'typ') => gridDown(Math.min(slack[end], way?.reachTo[end] ?? OPEN_REACH));
     if (surely && from('hi') <= to('lo')) return { x, from: from('hi'), to: to('lo') };
@@ -40,7 +38,7 @@ export function levelTest(state: TankState): number | null {
   const lines = topLines(state);
   if (lines.length === 0) return null;
   const wanted = testReaches(state, true).map((r) => r.from);
-  return Math.min(Math.max(...wanted), ...lines.map((line) => gridDown(state.slack[line.id]!.lo)));
+  return Math.min(Math.max(...wanted), ...lines.map(({ line }) => gridDown(slackOf(state, line.id).lo)));
 }
 
 /**
@@ -49,9 +47,9 @@ export function levelTest(state: TankState): number | null {
  */
 export function tested(state: TankState): boolean {
   if (state.gates[4].passed === null) return false;
-  const level = levelTest(state);
-  if (level === null || state.findings.some((f) => f.what === 'test stop')) return true;
+  const mm = levelTest(state);
+  if (mm === null || state.findings.some((f) => f.what === TEST_STOP)) return true;
   const { pose, vehicle } = state;
   const seen = testReaches(state, false).every(({ x, from, to }) => inReach(pose, x, from, to, vehicle.length));
-  return !seen && !samePose(pose, { f: level, r: level });
+  return !seen && !samePose(pose, level(mm));
 }

@@ -1,5 +1,4 @@
-import { foldJob, type JobState } from '../job/index.ts';
-import { logWriter } from '../rehearsal/index.ts';
+import { foldJob, logWriter, type JobState } from '../job/index.ts';
 import { archetypes, type Connection, type Range, type VehicleFile } from '../vehicle/index.ts';
 import { plainLine } from '../vehicle/testing.ts';
 

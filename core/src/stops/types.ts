@@ -1,24 +1,6 @@
 import type { Estimate } from '../estimate/index.ts';
-import type { JobState, Pose } from '../job/types.ts';
-
-/** What the planner needs to know of a job; a `JobState` is one. */
-export type TankState = Pick<
-  JobState,
-  | 'vehicle'
-  | 'pose'
-  | 'items'
-  | 'slack'
-  | 'taut'
-  | 'reached'
-  | 'notDone'
-  | 'out'
-  | 'goal'
-  | 'joints'
-  | 'gates'
-  | 'findings'
-  | 'extras'
-  | 'helperMinutes'
->;
+import type { Holder, TankState } from '../hang/index.ts';
+import type { Pose } from '../pose/index.ts';
 
 export type ActionType = 'part' | 'unclip' | 'clear' | 'support';
 
@@ -37,18 +19,6 @@ export interface Action {
   minutes: Estimate;
   /** Technique or caution, short. */
   hint: string;
-}
-
-/** Something that keeps the tank from going further, with the room it leaves from here. */
-export interface Holder {
-  key: string;
-  name: string;
-  /** Local drop at which it holds, mm. */
-  limit: Estimate;
-  /** From the present pose, mm. */
-  room: Estimate;
-  /** Felt or seen, not only guessed. */
-  known: boolean;
 }
 
 export type StopKind =

@@ -1,4 +1,4 @@
-import { judgeGate } from '../job/index.ts';
+import { judgeGate } from '../gates/index.ts';
 import { r } from '../vehicle/testing.ts';
 import { nextUp, testStop, wayUp } from './index.ts';
 import { at, begin, line, vehicle } from './testing.ts';

@@ -1,14 +1,10 @@
-import { localDrop } from '../job/apply/tank.ts';
-import { makeWindow, type MakeWindow } from '../job/back.ts';
-import { madeBeforeKeyOn } from '../job/keyOn.ts';
-import { keyOf, splitKey } from '../job/names.ts';
-import type { LedgerItem, Pose } from '../job/types.ts';
-import { inReach } from '../route/index.ts';
-import type { Connection } from '../vehicle/index.ts';
+import { portDrop, type TankState } from '../hang/index.ts';
+import { makeWindow, type LedgerItem, type MakeWindow } from '../ledger/index.ts';
+import { deepest, HOME, inReach, isHome, level, type Pose } from '../pose/index.ts';
+import { keyOf, lineOf, madeBeforeKeyOn, splitKey, type Connection } from '../vehicle/index.ts';
 import { TEST } from './ascent.ts';
-import { drop } from './limits.ts';
 import { levelTest, tested } from './testStop.ts';
-import type { TankState, UpItem, UpStop } from './types.ts';
+import type { UpItem, UpStop } from './types.ts';
 import { jackFirst, lineItem, thingItem } from './upItems.ts';
 import { wayUp, type WayUp } from './wayUp.ts';
 
@@ -21,9 +17,9 @@ interface Window extends MakeWindow {
 const windows = (state: TankState): Window[] =>
   state.items
     .filter((item) => item.kind === 'line' && item.state === 'open')
-    .map((item) => {
-      const line = state.vehicle.connections.find((c) => keyOf('line', c.id) === item.key)!;
-      return { item, line, ...makeWindow(state, item) };
+    .flatMap((item) => {
+      const line = lineOf(state.vehicle, splitKey(item.key).id);
+      return line ? [{ item, line, ...makeWindow(state, item) }] : [];
     })
     .sort((a, b) => b.from - a.from || (a.item.key < b.item.key ? -1 : 1));
 
@@ -68,10 +64,10 @@ function byWindows(state: TankState): Omit<UpStop, 'lostNext'> {
   const done = tested(state);
   const test = levelTest(state) ?? 0;
   const live = open.some((w) => madeBeforeKeyOn(w.line));
-  const to = Math.min(drop(state), Math.max(open[0]?.from ?? 0, done || live ? 0 : test));
+  const to = Math.min(deepest(state.pose), Math.max(open[0]?.from ?? 0, done || live ? 0 : test));
   // The key is never turned before everything live is made, nor the tank strapped up before it was turned.
   const kind = done ? (to === 0 ? 'home' : 'up') : live || to > test ? 'up' : 'test';
-  const pose = { f: to, r: to };
+  const pose = level(to);
   const reachable = open.filter((w) => w.from <= to && to <= w.to);
   const higher = Math.max(0, ...open.filter((w) => !reachable.includes(w)).map((w) => w.from));
   const items = reachable.map((w) => itemOf(state, w, pose, to > 0 && w.from > higher && w.from === to));
@@ -79,7 +75,7 @@ function byWindows(state: TankState): Omit<UpStop, 'lostNext'> {
 }
 
 const itemOf = (state: TankState, w: Window, pose: Pose, last: boolean, way = w.way?.id ?? null): UpItem => {
-  const here = localDrop(pose, w.line.x, state.vehicle.length);
+  const here = portDrop(state, pose, w.line);
   return lineItem(state, w.item, w.line, {
     way,
     by: w.from > 0 ? w.from : null,
@@ -95,7 +91,7 @@ function atHome(state: TankState, items: readonly UpItem[]): UpItem[] {
   );
   const more = rest.flatMap((item): UpItem[] => {
     const line = state.vehicle.connections.find((c) => keyOf('line', c.id) === item.key);
-    if (line) return [itemOf(state, { item, line, ...makeWindow(state, item) }, { f: 0, r: 0 }, false)];
+    if (line) return [itemOf(state, { item, line, ...makeWindow(state, item) }, HOME, false)];
     return ['support', 'clip', 'obstruction'].includes(splitKey(item.key).kind)
       ? [thingItem(state, item.key, item.way, false)]
       : [];
@@ -105,11 +101,8 @@ function atHome(state: TankState, items: readonly UpItem[]): UpItem[] {
 
 /** What is lost from reach next, once what is first here is made. */
 function withLost(state: TankState, stop: Omit<UpStop, 'lostNext'>): UpStop {
-  const { length } = state.vehicle;
   const next = windows(state).find(
-    (w) => w.from > 0 && w.from <= localDrop(stop.pose, w.line.x, length) && w.item.key !== stop.items[0]?.key,
+    (w) => w.from > 0 && w.from <= portDrop(state, stop.pose, w.line) && w.item.key !== stop.items[0]?.key,
   );
   return { ...stop, lostNext: next ? { key: next.item.key, name: next.item.name, by: next.from } : null };
 }
-
-const isHome = (pose: Pose): boolean => pose.f === 0 && pose.r === 0;

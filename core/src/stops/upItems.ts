@@ -1,9 +1,9 @@
 import { commonPractice } from '../basis/index.ts';
-import { splitKey } from '../job/names.ts';
-import type { LedgerItem } from '../job/types.ts';
-import { estimateOf, type Connection, type Way } from '../vehicle/index.ts';
+import type { TankState } from '../hang/index.ts';
+import type { LedgerItem } from '../ledger/index.ts';
+import { estimateOf, splitKey, type Connection, type Way } from '../vehicle/index.ts';
 import { makingHint } from './hints.ts';
-import type { TankState, UpItem } from './types.ts';
+import type { UpItem } from './types.ts';
 
 /** A line to be made: by which way, how high a hand still gets there. */
 export function lineItem(

@@ -1,11 +1,9 @@
-import type { Pose } from '../job/types.ts';
-import { splitKey } from '../job/names.ts';
-import { inReach, solve, Stopped, type Route, type RouteModel, type RouteStop } from '../route/index.ts';
-import { localDrop } from '../job/apply/tank.ts';
+import type { TankState } from '../hang/index.ts';
+import { dropAt, GRID, inReach, level, type Pose } from '../pose/index.ts';
+import { solve, Stopped, type Route, type RouteModel, type RouteStop } from '../route/index.ts';
+import { splitKey } from '../vehicle/index.ts';
 import { ascentModel, TEST, type KeyOn, type UpView } from './ascent.ts';
-import { GRID } from './margins.ts';
 import { levelTest, tested } from './testStop.ts';
-import type { TankState } from './types.ts';
 
 /** States looked at before the search gives up, so that a screen never waits: some tenths of a second. */
 const PATIENCE = 12_000;
@@ -41,10 +39,10 @@ export function wayUp(state: TankState): WayUp | null {
  * @example testStop(state) // { f: 60, r: 60 }
  */
 export function testStop(state: TankState): Pose | null {
-  const level = levelTest(state);
-  if (level === null || tested(state)) return null;
+  const mm = levelTest(state);
+  if (mm === null || tested(state)) return null;
   const stop = wayUp(state)?.route.stops.find((s) => s.uses.some((u) => u.thing === TEST));
-  return stop?.pose ?? { f: level, r: level };
+  return stop?.pose ?? level(mm);
 }
 
 /** Tried in turn: hands that surely get there come before a joint that is surely seen. */
@@ -66,9 +64,9 @@ function search(state: TankState): WayUp | null {
     try {
       const route = routeUp(model, PATIENCE);
       if (!route) continue;
-      const stops = early(model, route.stops);
+      const stops = madeAsLowAsReached(model, route.stops);
       const surely = keyOn === 'done' || keyOn === 'surely seen';
-      return { route: { ...route, stops: surely ? stops : testLow(model, stops) }, model, view };
+      return { route: { ...route, stops: surely ? stops : keyAsLowAsMade(model, stops) }, model, view };
     } catch (error) {
       if (!(error instanceof Stopped)) throw error;
     }
@@ -94,7 +92,7 @@ export function routeUp(model: RouteModel, most = Infinity): Route | null {
  * nothing is forgotten. So lines go to the first stop at which they cost no more and nothing forbids it; and the key is
  * turned as soon as it may be.
  */
-function early(model: RouteModel, stops: readonly RouteStop[]): RouteStop[] {
+function madeAsLowAsReached(model: RouteModel, stops: readonly RouteStop[]): RouteStop[] {
   const out = stops.map((s) => ({ pose: s.pose, uses: [...s.uses] }));
   const stopOf = new Map(out.flatMap((s, i) => s.uses.map((use) => [use.thing, i] as const)));
   const { length, clear } = model;
@@ -108,7 +106,7 @@ function early(model: RouteModel, stops: readonly RouteStop[]): RouteStop[] {
       const { x, ways } = model.things.find((t) => t.id === thing)!;
       const used = ways.find((w) => out[at]!.uses.some((u) => u.thing === thing && u.way === w.id))!;
       const own = model.limits.filter((l) => l.freedBy.includes(thing));
-      const holds = (pose: Pose) => own.every((l) => localDrop(pose, l.x, length) <= l.at);
+      const holds = (pose: Pose) => own.every((l) => dropAt(pose, l.x, length) <= l.at);
       const first = out.findIndex(
         (stop, i) =>
           i < at &&
@@ -134,7 +132,7 @@ function early(model: RouteModel, stops: readonly RouteStop[]): RouteStop[] {
  * Where it is not certain that all top joints are seen, the key is turned as low as what is made at that stop lets: the
  * lower, the more of them are seen.
  */
-function testLow(model: RouteModel, stops: readonly RouteStop[]): RouteStop[] {
+function keyAsLowAsMade(model: RouteModel, stops: readonly RouteStop[]): RouteStop[] {
   const at = stops.findIndex((s) => s.uses.some((u) => u.thing === TEST));
   const before = stops[at - 1];
   if (!before) return [...stops];
@@ -153,7 +151,7 @@ function testLow(model: RouteModel, stops: readonly RouteStop[]): RouteStop[] {
       const { from, to, also = [] } = ways.find((w) => w.id === way)!;
       return [{ x, from, to }, ...also].every((r) => inReach(pose, r.x, r.from, r.to, length));
     }) &&
-    model.limits.every((l) => l.freedBy.some((id) => !made.has(id)) || localDrop(pose, l.x, length) <= l.at);
+    model.limits.every((l) => l.freedBy.some((id) => !made.has(id)) || dropAt(pose, l.x, length) <= l.at);
   let pose = high;
   const lower = (p: Pose): Pose => ({ f: p.f + GRID, r: p.r + GRID });
   while (fits(lower(pose))) pose = lower(pose);

@@ -1,17 +1,20 @@
 import { makeCall } from '../call/index.ts';
+import { standingPulls } from '../hang/index.ts';
 import {
-  backInWords,
   chords,
-  openItems,
-  shortName,
   stationNow,
+  resourceName,
   stationsDone,
   type Chord,
   type JobState,
   type StationId,
 } from '../job/index.ts';
-import { nextStop, nextUp, poseInWords, samePose } from '../stops/index.ts';
-import type { VehicleFile } from '../vehicle/index.ts';
+import { unsettledKeys } from '../kernel/index.ts';
+import { openItems } from '../ledger/index.ts';
+import { deepest, isLevel, samePose, type Pose } from '../pose/index.ts';
+import { inWords, litres, mm, say, type Sentence } from '../quantity/index.ts';
+import { nextStop, nextUp } from '../stops/index.ts';
+import { fileName, shortName, type VehicleFile } from '../vehicle/index.ts';
 
 /** What the bays show of a job without folding its log. */
 export interface JobSummary {
@@ -22,8 +25,9 @@ export interface JobSummary {
   station: StationId;
   done: StationId[];
   /** One sentence: what is next, or what it waits for. */
-  sentence: string;
-  detail: string;
+  sentence: Sentence;
+  /** What goes with it. */
+  detail: Sentence;
   /** Something holds: shown with its shape. */
   halt: boolean;
   open: number;
@@ -51,7 +55,7 @@ export function summaryOf(state: JobState): JobSummary {
     open: openItems(state).length,
     tankOff: state.out,
     chords: chords(state),
-    here: Math.max(state.pose.f, state.pose.r),
+    here: deepest(state.pose),
     clear: state.vehicle.clear,
     waits: state.waits
       .filter((w) => !w.ended)
@@ -65,7 +69,7 @@ export function summaryOf(state: JobState): JobSummary {
 }
 
 function sentence(state: JobState, station: StationId): Pick<JobSummary, 'sentence' | 'detail' | 'halt'> {
-  const quiet = (text: string, detail = '') => ({ sentence: text, detail, halt: false });
+  const quiet = (text: Sentence, detail: Sentence = '') => ({ sentence: text, detail, halt: false });
   const off = openItems(state)
     .filter((i) => i.kind === 'line')
     .map((i) => shortName(i.name));
@@ -73,10 +77,13 @@ function sentence(state: JobState, station: StationId): Pick<JobSummary, 'senten
     off.length > 0 ? `${off.slice(0, 3).join(', ')}${off.length > 3 ? ` and ${off.length - 3} more` : ''} open` : '';
   if (state.signed) return quiet('signed');
   if (state.parked) return quiet(state.parked, list);
-  const pull = state.pulls.find((p) => p.inspected === null);
+  const disputed = unsettledKeys(state)[0];
+  if (disputed)
+    return { sentence: `two devices disagree about ${resourceName(state, disputed)}`, detail: list, halt: true };
+  const pull = standingPulls(state).find((p) => p.inspected === null);
   if (pull)
     return {
-      sentence: `${shortName(state.vehicle.connections.find((c) => pull.key === `line:${c.id}`)?.name ?? 'a line')} was pulled: inspect it`,
+      sentence: `${shortName(fileName(state.vehicle, pull.key) ?? 'a line')} was pulled: inspect it`,
       detail: list,
       halt: true,
     };
@@ -84,38 +91,42 @@ function sentence(state: JobState, station: StationId): Pick<JobSummary, 'senten
     case 'plan': {
       const call = makeCall(state);
       return quiet(
-        call.headline.replace(/\.$/, '').toLowerCase(),
+        inWords(call.headline).replace(/\.$/, '').toLowerCase(),
         `first, ${call.test.minutes} min: ${call.test.test}`,
       );
     }
     case 'safe':
       return quiet('make it safe', 'nothing is open yet');
     case 'drain':
-      return quiet('drain it', `${Math.round(state.fuel.aboard.lo)}–${Math.round(state.fuel.aboard.hi)} L aboard`);
+      return quiet('drain it', say`${litres(state.fuel.aboard.lo, state.fuel.aboard.hi)} aboard`);
     case 'drop': {
       const stop = nextStop(state);
       const first = stop.holders[0];
       if (stop.kind === 'held' && first)
         return {
-          sentence: `${shortName(first.name)} holds it at ${Math.round(first.limit.lo)}`,
+          sentence: say`${shortName(first.name)} holds it at ${mm(first.limit.lo)}`,
           detail: list,
           halt: true,
         };
-      const where = poseInWords(stop.pose, state.vehicle.ends);
-      return quiet(samePose(stop.pose, state.pose) ? `work at ${where}` : `next stop ${where}`, list);
+      const where = poseSentence(stop.pose, state.vehicle.ends);
+      return quiet(samePose(stop.pose, state.pose) ? say`work at ${where}` : say`next stop ${where}`, list);
     }
     case 'bench':
       return quiet(state.out ? 'tank is on the bench' : 'its top is worked on', list);
     case 'refit': {
       const stop = nextUp(state);
       const item = stop.items[0];
-      const where = poseInWords(stop.pose, state.vehicle.ends);
+      const where = poseSentence(stop.pose, state.vehicle.ends);
       return quiet(
-        item ? `${shortName(item.name)} goes back at ${where}` : `raise to ${where}`,
-        item?.by ? backInWords({ drop: item.by, guessed: false }) : list,
+        item ? say`${shortName(item.name)} goes back at ${where}` : say`raise to ${where}`,
+        item?.by ? say`by ${mm(item.by)}` : list,
       );
     }
     case 'prove':
       return quiet('prove it, joint by joint', list);
   }
 }
+
+/** Where the tank hangs, its figures left as figures. */
+const poseSentence = (pose: Pose, [first, second]: readonly [string, string]): Sentence =>
+  isLevel(pose) ? [mm(pose.f)] : say`${first} ${mm(pose.f)}, ${second} ${mm(pose.r)}`;

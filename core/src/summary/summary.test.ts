@@ -1,7 +1,14 @@
-import { logWriter } from '../rehearsal/index.ts';
+import { inOrderOfReturn } from '../ledger/index.ts';
 import { archetypes } from '../vehicle/index.ts';
-import { foldJob, inOrderOfReturn, type Bodies, type EntryKind } from '../job/index.ts';
+import { type Bodies, type EntryKind, foldJob, type JobState, logWriter } from '../job/index.ts';
+import { inWords } from '../quantity/index.ts';
 import { summaryOf } from './index.ts';
+
+/** As somebody reads it in millimetres. */
+const read = (state: JobState) => {
+  const summary = summaryOf(state);
+  return { ...summary, sentence: inWords(summary.sentence), detail: inWords(summary.detail) };
+};
 
 const job = () => {
   const write = logWriter('job');
@@ -11,7 +18,7 @@ const job = () => {
   return {
     log<K extends EntryKind>(kind: K, body: Bodies[K]) {
       state = foldJob(state, [write(kind, body)])!;
-      return summaryOf(state);
+      return read(state);
     },
     get state() {
       return state;
@@ -29,7 +36,7 @@ const stop = (to: number, off: string[] = []) => ({
 
 test('one sentence for each part of the way', () => {
   const van = job();
-  expect(summaryOf(van.state)).toMatchObject({
+  expect(read(van.state)).toMatchObject({
     station: 'plan',
     sentence: 'don’t take it down alone yet',
     halt: false,
@@ -52,7 +59,7 @@ test('one sentence for each part of the way', () => {
   expect(van.log('stopDone', stop(15))).toMatchObject({ station: 'drop', here: 15 });
   expect(van.log('surprise', { what: 'holds', key: 'line:vent', lets: 15 })).toMatchObject({
     halt: true,
-    sentence: 'vent holds it at 15',
+    sentence: 'vent holds it at 15 mm',
     detail: 'filler, vapour, breather and 2 more open',
   });
   expect(van.log('pulled', { key: 'line:vent' })).toMatchObject({

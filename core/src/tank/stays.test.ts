@@ -2,17 +2,7 @@ import { exactly } from '../estimate/index.ts';
 import { bestTilt, type TankShape } from '../shape/index.ts';
 import { twoLobes } from '../shape/testing.ts';
 import { archetypes, type VehicleFile } from '../vehicle/index.ts';
-import {
-  FIRST_FILL,
-  fuelAboard,
-  levelShare,
-  spillTilt,
-  staysAboard,
-  tankOutlet,
-  tiltReach,
-  tiltSentence,
-  witnessLitres,
-} from './index.ts';
+import { FIRST_FILL, fuelAboard, levelShare, spillTilt, staysAboard, tankOutlet, tiltReach, tiltSentence, witnessLitres } from './index.ts';
 
 const rail = archetypes[0]!;
 const withShape = (shape: TankShape, more: Partial<VehicleFile['tank']> = {}): VehicleFile => ({

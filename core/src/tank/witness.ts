@@ -3,7 +3,7 @@ import { InputError } from '../errors/index.ts';
 import type { Estimate } from '../estimate/index.ts';
 import { add, estimate } from '../estimate/index.ts';
 import { fuels } from '../fluid/index.ts';
-import { burstLitres } from '../drain/bursts.ts';
+import { burstLitres } from './bursts.ts';
 import { behindSills } from './stays.ts';
 import { shareAt } from '../shape/index.ts';
 import { estimateOf, type VehicleFile } from '../vehicle/index.ts';

@@ -1,16 +1,18 @@
 import type { Basis } from '../basis/index.ts';
+import type { Sentence } from '../quantity/index.ts';
 
 /** good = go on, doubtful = look, bad = halt, unknown = nobody can say yet (a real answer). */
 export type Outcome = 'good' | 'doubtful' | 'bad' | 'unknown';
 
 export interface Reason {
-  text: string;
+  /** What was found. */
+  text: Sentence;
   /** Where: a line, a joint, a height. */
   at?: string;
-  /** What was found, in people's units. */
-  figure?: string;
+  /** The figure that was found. */
+  figure?: Sentence;
   /** What it was held against. */
-  limit?: string;
+  limit?: Sentence;
   basis: Basis;
 }
 
@@ -19,7 +21,7 @@ export interface Verdict {
   outcome: Outcome;
   reasons: Reason[];
   /** What to do next, most useful first. */
-  next: string[];
+  next: Sentence[];
 }
 
 const weight: Record<Outcome, number> = { good: 0, doubtful: 1, unknown: 2, bad: 3 };

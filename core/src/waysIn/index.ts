@@ -1,12 +1,14 @@
 import { commonPractice } from '../basis/index.ts';
 import { add, roundTo, total, type Estimate } from '../estimate/index.ts';
-import type { Complaint, JobState } from '../job/types.ts';
-import { supportsOff } from '../stops/actions.ts';
-import { actionsOf, routePartWay } from '../stops/guide.ts';
-import { MOVE_MINUTES, standardMargins } from '../stops/margins.ts';
+import { BED_OFF as BED_COMES_OFF, MOVE_MINUTES, RING_FROM_ABOVE } from '../hang/index.ts';
+import type { Complaint } from '../order/index.ts';
+import { answerTo } from '../questions/index.ts';
+import { actionsOf, routePartWay, supportsOff } from '../stops/index.ts';
 import { estimateOf } from '../vehicle/index.ts';
+import type { WaysInFacts } from './facts.ts';
 import { AROUND, lowerMinutes } from './lower.ts';
 
+export type { WaysInFacts } from './facts.ts';
 export { AROUND, lowerMinutes, type LowerMinutes } from './lower.ts';
 
 export type WayInId = 'lower' | 'partway' | 'bed' | 'hatch' | 'sender';
@@ -39,17 +41,17 @@ const some = (lo: number, typ: number, hi: number): Estimate => ({ lo, typ, hi, 
  * @returns those that can be first, the quickest on top
  * @example waysIn(state)[0]!.id // 'lower'
  */
-export function waysIn(state: JobState): WayIn[] {
+export function waysIn(state: WaysInFacts): WayIn[] {
   const ways = [lower(state), partway(state), bed(state), hatch(state), sender(state)];
   return ways.sort((a, b) => Number(a.cannot !== null) - Number(b.cannot !== null) || a.minutes.typ - b.minutes.typ);
 }
 
-const names = (state: JobState): string[] => [
+const names = (state: WaysInFacts): string[] => [
   ...state.vehicle.connections.map((line) => line.name),
   ...state.vehicle.supports.map((s) => s.name),
 ];
 
-function lower(state: JobState): WayIn {
+function lower(state: WaysInFacts): WayIn {
   const { total: minutes } = lowerMinutes(state);
   return {
     id: 'lower',
@@ -64,8 +66,8 @@ function lower(state: JobState): WayIn {
 }
 
 /** Down to where two hands work on its top, and up again: what holds it there comes off, the rest stays on. */
-function partway(state: JobState): WayIn {
-  const route = routePartWay(state, WORKING_HEIGHT, 'typical', standardMargins);
+function partway(state: WaysInFacts): WayIn {
+  const route = routePartWay(state, WORKING_HEIGHT, 'typical');
   const actions = route?.stops.flatMap((stop) => actionsOf(state, stop.uses)) ?? [];
   const moves = Array.from({ length: route?.moves ?? 0 }, () => MOVE_MINUTES);
   const straps = supportsOff(state);
@@ -91,8 +93,8 @@ function partway(state: JobState): WayIn {
 const BED_OFF = some(40, 60, 110);
 const BED_BACK = some(35, 50, 90);
 
-function bed(state: JobState): WayIn {
-  const answer = state.answers['bed comes off'];
+function bed(state: WaysInFacts): WayIn {
+  const answer = answerTo(state, BED_COMES_OFF);
   const made = total(state.vehicle.connections.map((l) => estimateOf(state.vehicle, l.part[0]!.minutes)));
   const out = tankOut.includes(state.complaint) ? some(15, 25, 45) : some(0, 0, 0);
   return {
@@ -115,8 +117,8 @@ function bed(state: JobState): WayIn {
 
 const HATCH_MOUNTS = ['seat', 'floor', 'crosswise', 'upright'];
 
-function fromAbove(state: JobState): { cannot: string | null; look: string | null } {
-  const answer = state.answers['ring from above'];
+function fromAbove(state: WaysInFacts): { cannot: string | null; look: string | null } {
+  const answer = answerTo(state, RING_FROM_ABOVE);
   if (answer === 'no') return { cannot: 'no ring in sight from above', look: null };
   if (tankOut.includes(state.complaint) || state.complaint === 'hose')
     return { cannot: 'what is wrong is not under the ring', look: null };
@@ -125,7 +127,7 @@ function fromAbove(state: JobState): { cannot: string | null; look: string | nul
   return { cannot: null, look: 'is the ring in sight from the boot, or under the seat?' };
 }
 
-function hatch(state: JobState): WayIn {
+function hatch(state: WaysInFacts): WayIn {
   return {
     id: 'hatch',
     name: 'Through the hatch',
@@ -137,7 +139,7 @@ function hatch(state: JobState): WayIn {
   };
 }
 
-function sender(state: JobState): WayIn {
+function sender(state: WaysInFacts): WayIn {
   const above = fromAbove(state);
   return {
     id: 'sender',
@@ -156,7 +158,7 @@ function sender(state: JobState): WayIn {
  *
  * @example breakEven(state) // 'bed 3 h, wins once what is in the way costs over 35 min'
  */
-export function breakEven(state: JobState): string | null {
+export function breakEven(state: WaysInFacts): string | null {
   const ways = waysIn(state).filter((w) => w.cannot === null);
   const down = ways.find((w) => w.id === 'lower')!;
   const { inTheWay } = lowerMinutes(state);

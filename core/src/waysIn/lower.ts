@@ -1,7 +1,7 @@
 import { commonPractice } from '../basis/index.ts';
 import { add, total, type Estimate } from '../estimate/index.ts';
-import type { JobState } from '../job/types.ts';
-import { planDescent } from '../stops/preview.ts';
+import type { WaysInFacts } from './facts.ts';
+import { planDescent } from '../stops/index.ts';
 import { estimateOf } from '../vehicle/index.ts';
 
 /** Gates, draining set-up and proving, minutes; common practice, no source. */
@@ -24,7 +24,7 @@ export interface LowerMinutes {
  *
  * @example lowerMinutes(state).total.typ // 150
  */
-export function lowerMinutes(state: JobState): LowerMinutes {
+export function lowerMinutes(state: WaysInFacts): LowerMinutes {
   const { vehicle } = state;
   const down = planDescent(state);
   const blocking = vehicle.obstructions.filter((o) => o.blocksAt);

@@ -1,5 +1,6 @@
-import { foldJob, type Complaint, type JobState } from '../job/index.ts';
-import { logWriter } from '../rehearsal/index.ts';
+import { said } from '../job/testing.ts';
+import type { Complaint } from '../order/index.ts';
+import { foldJob, type JobState, logWriter } from '../job/index.ts';
 import { archetypes, type VehicleFile } from '../vehicle/index.ts';
 import { breakEven, lowerMinutes, waysIn, type WayInId } from './index.ts';
 
@@ -8,7 +9,7 @@ function job(vehicle: VehicleFile, complaint: Complaint = 'pump', answers: Recor
   const write = logWriter('job');
   return foldJob(null, [
     write('opened', { name: 'Van', complaint, vehicle, gauge: 0.5 }),
-    ...Object.entries(answers).map(([question, value]) => write('answer', { question, value })),
+    ...Object.entries(answers).map(([question, value]) => write('answer', said(question, value))),
   ])!;
 }
 const way = (state: JobState, id: WayInId) => waysIn(state).find((w) => w.id === id)!;

@@ -1,0 +1,124 @@
+import { judgeTorque } from '../fastener/index.ts';
+import { judgePressure } from '../depressurise/index.ts';
+import { judgeJoint } from '../proof/index.ts';
+import { type Bodies, type Entry, type EntryKind, foldJob, logWriter, owed, refusalOf, vapourFrom } from '../job/index.ts';
+import { archetypes } from '../vehicle/index.ts';
+import { judgeGate } from './index.ts';
+
+const start = (gauge = 0.25) => {
+  const write = logWriter('job');
+  let state = foldJob(null, [write('opened', { name: 'Van', complaint: 'pump', vehicle: archetypes[0]!, gauge })])!;
+  return {
+    get state() {
+      return state;
+    },
+    log<K extends EntryKind>(kind: K, body: Bodies[K]) {
+      const entry = write(kind, body) as Entry;
+      const refused = refusalOf(state, entry);
+      state = foldJob(state, [entry])!;
+      return refused;
+    },
+  };
+};
+
+describe('pressure (common practice, no source)', () => {
+  test('read, or what counts instead; a cap alone does not empty an injected system', () => {
+    expect(judgePressure({ reading: 4 }, { feed: 'injected', fuel: 'petrol' }).outcome).toBe('good');
+    expect(judgePressure({ reading: 40 }, { feed: 'injected', fuel: 'petrol' }).outcome).toBe('bad');
+    expect(judgePressure({ instead: 'engineDied' }, { feed: 'injected', fuel: 'petrol' }).outcome).toBe('doubtful');
+    expect(judgePressure({ instead: 'capOnly' }, { feed: 'injected', fuel: 'petrol' }).outcome).toBe('bad');
+    expect(judgePressure({ instead: 'capOnly' }, { feed: 'carburettor', fuel: 'petrol' }).outcome).toBe('doubtful');
+    expect(judgePressure({}, { feed: 'injected', fuel: 'petrol' }).outcome).toBe('unknown');
+  });
+});
+
+describe('gate 1', () => {
+  test('is refused item by item, naming what is missing, and passed with all five', () => {
+    const job = start();
+    expect(job.log('gate', { gate: 1 })?.owed).toHaveLength(5);
+    for (const item of ['air', 'heat', 'support', 'hands']) job.log('gateItem', { gate: 1, item, answer: 'yes' });
+    expect(job.log('gate', { gate: 1 })?.text).toContain('pressure');
+    job.log('pressure', { reading: 3 });
+    job.log('gateItem', { gate: 1, item: 'air', answer: 'no' });
+    expect(job.log('gate', { gate: 1 })?.todo).toContain('doors');
+    job.log('exception', { gate: 1, item: 'air', reason: 'outdoors', lead: 'marit', approval: 'x' });
+    expect(job.log('gate', { gate: 1 })).toBeNull();
+    expect(job.state.gates[1].passed).not.toBeNull();
+  });
+});
+
+describe('gate 2', () => {
+  test('wants two witnesses of different sources and a mass the shop allows', () => {
+    const job = start(0.5);
+    for (const [item, answer] of [
+      ['battery', 'yes'],
+      ['jack', 'yes'],
+      ['helper', 'here'],
+    ] as const)
+      job.log('gateItem', { gate: 2, item, answer });
+    const outcome = (id: string) => judgeGate(job.state, 2).find((j) => j.item.id === id)!.verdict.outcome;
+    expect([outcome('witnesses'), outcome('mass')]).toEqual(['bad', 'bad']);
+    job.log('fuelWitness', { witness: 'scan', reading: 0.5 });
+    expect(outcome('witnesses')).toBe('bad');
+    job.log('container', { number: 1, capacity: 60, litres: 45, clean: true });
+    job.log('fuelWitness', { witness: 'plugDry' });
+    expect([outcome('witnesses'), outcome('mass')]).toEqual(['good', 'good']);
+    expect(job.log('gate', { gate: 2 })).toBeNull();
+  });
+});
+
+describe('gate 3', () => {
+  test('a rag that is still in blocks it', () => {
+    const job = start();
+    job.log('gateItem', { gate: 3, item: 'tests', answer: 'passed' });
+    job.log('gateItem', { gate: 3, item: 'seal', answer: 'new' });
+    job.log('putIn', { name: 'rag', tag: 6 });
+    expect(job.log('gate', { gate: 3 })?.owed[0]?.text).toContain('rag');
+    job.log('takenOut', { key: job.state.items[0]!.key });
+    expect(job.log('gate', { gate: 3 })).toBeNull();
+  });
+});
+
+describe('small judgements', () => {
+  test('torque beside the file’s range', () => {
+    const range = { lo: 38, typ: 40, hi: 44 };
+    expect(judgeTorque({ asWritten: '41 N·m', lo: 41, hi: 41 }, range).outcome).toBe('good');
+    expect(judgeTorque({ asWritten: '43–46 N·m', lo: 43, hi: 46 }, range).outcome).toBe('doubtful');
+    expect(judgeTorque({ asWritten: '60 N·m', lo: 60, hi: 60 }, range).outcome).toBe('bad');
+    expect(judgeTorque({ asWritten: '41 N·m', lo: 41, hi: 41 }, null).outcome).toBe('unknown');
+    expect(judgeTorque({ asWritten: 'not measured' }, range).outcome).toBe('unknown');
+  });
+  test('dry counts only when it was wiped before and wet behind', () => {
+    expect(judgeJoint({ seen: 'dry', checks: ['wiped', 'wet'] }).outcome).toBe('good');
+    expect(judgeJoint({ seen: 'dry', checks: ['wiped'] }).outcome).toBe('doubtful');
+    expect(judgeJoint({ seen: 'weeps', checks: ['wiped', 'wet'] }).outcome).toBe('bad');
+    expect(judgeJoint({ seen: 'hidden', checks: [] }).outcome).toBe('unknown');
+  });
+  test('a wet end that is open belongs on the cart; an electric plug does not', () => {
+    const job = start();
+    const look = { asked: false, tight: [], nearly: [], allFist: false, reachable: [] };
+    job.log('stopDone', { to: { f: 0, r: 0 }, off: [{ key: 'line:plug' }], capped: [], look, notDone: [] });
+    expect(vapourFrom(job.state)).toBeNull();
+    job.log('stopDone', { to: { f: 0, r: 0 }, off: [{ key: 'line:filler' }], capped: [], look, notDone: [] });
+    expect(vapourFrom(job.state)).toBe('filler is open');
+    job.log('made', { key: 'line:filler' });
+    expect(vapourFrom(job.state)).toBeNull();
+  });
+});
+
+describe('signing', () => {
+  test('a complaint that is unchanged is signed only as a deviation', () => {
+    const job = start();
+    job.log('complaintTest', { test: 'volts', result: 'shown' });
+    job.log('identity', { plate: 'IS 1', mileage: 5, unit: 'km' });
+    job.log('complaintAgain', { result: 'unchanged' });
+    expect(job.log('signed', {})?.owed.map((d) => d.key)).toEqual(['complaint']);
+    const debt = owed(job.state)[0]!;
+    job.log('deviation', { debt: debt.id, what: debt.text, reason: 'owner waits for a part', who: 'owner', due: 'Friday' });
+    expect(owed(job.state)).toEqual([]);
+    expect(job.log('signed', {})).toBeNull();
+    expect(job.log('note', { text: 'late' })?.todo).toContain('addendum');
+    expect(job.log('addendum', { text: 'cold recheck dry' })).toBeNull();
+    expect(job.state.addenda).toHaveLength(1);
+  });
+});

@@ -1,0 +1,200 @@
+import type { Verdict } from '../verdict/index.ts';
+import { judgeJoints, judgeMass, judgePressureOut, judgeThings, judgeWitnesses } from './judges.ts';
+import type { GateFactsToJudge } from './facts.ts';
+import type { GateNumber } from './slice.ts';
+
+export interface GateItem {
+  id: string;
+  /** One word on the rail. */
+  short: string;
+  question: string;
+  /** The caution where the hand is about to move. */
+  caution: string;
+  answers: { value: string; label: string; outcome: Verdict['outcome']; says: string; next?: string }[];
+  /** Judged from the log instead of being asked. */
+  judge?: (state: GateFactsToJudge) => Verdict;
+  /** Ids of the entries its judgement rests on. */
+  rests?: (state: GateFactsToJudge) => string[];
+}
+
+const yesNo = (yes: string, no: string, next: string): GateItem['answers'] => [
+  { value: 'yes', label: yes, outcome: 'good', says: yes.toLowerCase() },
+  { value: 'no', label: no, outcome: 'bad', says: no.toLowerCase(), next },
+];
+
+const service = 'The service information for this vehicle and local codes come first.';
+
+export const gateTitles: Record<GateNumber, string> = {
+  1: 'before anything is opened',
+  2: 'before the supports come off',
+  3: 'before the ring closes',
+  4: 'before key on at the test stop',
+};
+
+export const gateItems: Record<GateNumber, GateItem[]> = {
+  1: [
+    {
+      id: 'air',
+      short: 'air',
+      question: 'Is the air moving?',
+      caution: `Doors open or extraction on. Petrol vapour is heavier than air and gathers in pits. ${service}`,
+      answers: yesNo('Air is moving', 'Not yet', 'open the doors or switch extraction on'),
+    },
+    {
+      id: 'heat',
+      short: 'heat off',
+      question: 'Is everything that lights fuel away?',
+      caution:
+        'No flame, spark, heater or hot lamp, nobody smoking. Cold light only. Keep this device on the cart, not in the pit.',
+      answers: yesNo('Heat is away', 'Not yet', 'switch it off and move it away'),
+    },
+    {
+      id: 'pressure',
+      short: 'pressure',
+      question: 'Is the pressure out?',
+      caution: `Injected engines hold it for hours. Hose into the can, rag over the joint, eyes covered. ${service}`,
+      answers: [],
+      judge: judgePressureOut,
+      rests: ({ pressure }) => (pressure ? [pressure.id] : []),
+    },
+    {
+      id: 'support',
+      short: 'support',
+      question: 'Is the vehicle held?',
+      caution:
+        'Wheels chocked; on a lift, or on stands at the places the service information names. Never on a jack, crates or wood alone. Balance shifts when the tank leaves: a stand at the far end.',
+      answers: yesNo('It is held', 'Not yet', 'set it on stands at the named places'),
+    },
+    {
+      id: 'hands',
+      short: 'hands',
+      question: 'Eyes and hands covered?',
+      caution:
+        'Eye protection, fuel-proof gloves, an extinguisher for liquid fires in reach, a drip tray under the joint.',
+      answers: yesNo('Covered', 'Not yet', 'put them on first'),
+    },
+  ],
+  2: [
+    {
+      id: 'battery',
+      short: 'battery',
+      question: 'Is battery negative off?',
+      caution: 'Only now: pump and scan tool needed it until here. Key out.',
+      answers: yesNo('Battery is off', 'Still on', 'take battery negative off'),
+    },
+    {
+      id: 'witnesses',
+      short: 'litres',
+      question: 'Do two witnesses say what is aboard?',
+      caution: 'Tanks called empty have held a quarter. Gauge and scan tool are one witness: they read one sender.',
+      answers: [],
+      judge: judgeWitnesses,
+      rests: ({ fuel }) => fuel.steps.filter((s) => s.counts && s.agrees).map((s) => s.id),
+    },
+    {
+      id: 'mass',
+      short: 'weight',
+      question: 'Is it light enough?',
+      caution: 'A part-full tank is outside every lifting method. It stays on the jack.',
+      answers: [],
+      judge: judgeMass,
+      rests: ({ fuel }) => fuel.steps.filter((s) => s.counts && s.agrees).map((s) => s.id),
+    },
+    {
+      id: 'jack',
+      short: 'jack',
+      question: 'Does the padded jack carry it?',
+      caution:
+        'Wide padded head under the middle of the weight, clear of every strap, just taking the load. A plastic tank dents.',
+      answers: yesNo('Jack carries it', 'Not yet', 'bring the jack under the middle of the weight'),
+    },
+    {
+      id: 'helper',
+      short: 'helper',
+      question: 'Second pair of hands for the straps?',
+      caution: 'Two people at the moment the straps let go, or one strap walked down with plenty of thread left.',
+      answers: [
+        { value: 'here', label: 'Helper is here', outcome: 'good', says: 'helper is here' },
+        {
+          value: 'walked',
+          label: 'One strap walked down',
+          outcome: 'doubtful',
+          says: 'alone: one strap walked down with plenty of thread left',
+        },
+        { value: 'no', label: 'Not yet', outcome: 'bad', says: 'no helper yet', next: 'call somebody for the straps' },
+      ],
+    },
+  ],
+  3: [
+    {
+      id: 'things',
+      short: 'things',
+      question: 'Is everything out that was put in?',
+      caution: 'Rags, plugs, lamps: counted in, counted out.',
+      answers: [],
+      judge: judgeThings,
+      rests: ({ openings }) => openings.flatMap((o) => (o.kind === 'thing' && o.closedIn ? [o.closedIn] : [])),
+    },
+    {
+      id: 'tests',
+      short: 'tests',
+      question: 'Was what goes back tested?',
+      caution:
+        'Sender swept until two passes agree, pump run in clean fuel outdoors on a fused supply, away from vapour.',
+      answers: [
+        { value: 'passed', label: 'Tests passed', outcome: 'good', says: 'tests passed' },
+        { value: 'none', label: 'Nothing to test', outcome: 'doubtful', says: 'nothing in the tank was changed' },
+        {
+          value: 'no',
+          label: 'Not yet',
+          outcome: 'bad',
+          says: 'not tested',
+          next: 'test it on the bench: it costs minutes here and hours later',
+        },
+      ],
+    },
+    {
+      id: 'seal',
+      short: 'seal',
+      question: 'Is the ring seal new?',
+      caution: 'Groove bright and clean. Unit on its mark, ring to its stops on every tab.',
+      answers: [
+        { value: 'new', label: 'New seal', outcome: 'good', says: 'new seal' },
+        { value: 'closed', label: 'Ring was not opened', outcome: 'good', says: 'ring was not opened' },
+        {
+          value: 'old',
+          label: 'Old seal',
+          outcome: 'bad',
+          says: 'old seal',
+          next: 'fit a new one; an exception takes a reason',
+        },
+      ],
+    },
+  ],
+  4: [
+    {
+      id: 'joints',
+      short: 'joints',
+      question: 'Is every joint made that must be?',
+      caution:
+        'Every fuel, vent, plug and ground joint, wherever it sits, before the key is turned: a pump feeds an open line too.',
+      answers: [],
+      judge: judgeJoints,
+      rests: ({ openings }) => openings.flatMap((o) => (o.kind === 'line' && o.closedIn ? [o.closedIn] : [])),
+    },
+    {
+      id: 'wiped',
+      short: 'dry',
+      question: 'Joints wiped dry, tray under?',
+      caution: 'A dry joint shows the first drop. Eyes covered, nobody under it while the pump runs.',
+      answers: yesNo('Wiped dry', 'Not yet', 'wipe every joint dry'),
+    },
+    {
+      id: 'battery',
+      short: 'battery',
+      question: 'Battery back on for the test?',
+      caution: 'Key off while it goes on. It comes off again afterwards where the service information wants it.',
+      answers: yesNo('Battery is on', 'Not yet', 'connect battery negative last'),
+    },
+  ],
+};

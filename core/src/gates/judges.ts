@@ -1,0 +1,115 @@
+import { commonPractice, computed } from '../basis/index.ts';
+import { judgeHandling, tankMass } from '../handling/index.ts';
+import { judgeSchool } from '../depressurise/index.ts';
+import { witnessWord } from '../tank/index.ts';
+import type { Verdict } from '../verdict/index.ts';
+import { portDrop } from '../hang/index.ts';
+import { makeWindow, type LedgerItem } from '../ledger/index.ts';
+import { litres } from '../quantity/index.ts';
+import { lineOf, madeBeforeKeyOn, splitKey } from '../vehicle/index.ts';
+import type { GateFactsToJudge } from './facts.ts';
+
+/** Gate items that are judged from the log instead of being asked. */
+
+export function judgeWitnesses(state: GateFactsToJudge): Verdict {
+  const { sources, contradictions, aboard } = state.fuel;
+  const figure = [litres(aboard.lo, aboard.hi)];
+  const told = state.fuel.steps.map((step) => witnessWord[step.kind]);
+  if (sources.length < 2)
+    return {
+      outcome: 'bad',
+      reasons: [
+        {
+          text: `${sources.length === 0 ? 'no witness' : `only ${told.join(', ')}`}; two that do not share a source are needed`,
+          figure,
+          limit: '2 witnesses',
+          basis: commonPractice,
+        },
+      ],
+      next: ['dip it, see the level, weigh it, or open the plug and find it dry'],
+    };
+  const reasons = [
+    { text: `${[...new Set(told)].join(', ')}`, figure, basis: computed('common part of the witnesses') },
+  ];
+  if (contradictions.length > 0)
+    return {
+      outcome: 'doubtful',
+      reasons: [
+        ...reasons,
+        ...contradictions.map((text) => ({ text, basis: computed('ranges without a common part') })),
+      ],
+      next: ['look a third way'],
+    };
+  return { outcome: 'good', reasons, next: [] };
+}
+
+/** The pressure read or what counts instead; a way of taking it out that does not fit this system stands against it. */
+export function judgePressureOut(state: GateFactsToJudge): Verdict {
+  const school = judgeSchool(state);
+  if (school.outcome === 'bad' && state.pressure?.reading === undefined) return school;
+  return (
+    state.pressure?.verdict ?? {
+      outcome: 'unknown',
+      reasons: [
+        { text: state.pressureEnded ? `${state.pressureEnded}: read it again` : 'not read yet', basis: commonPractice },
+      ],
+      next: ['read the gauge, or say what counts instead'],
+    }
+  );
+}
+
+export function judgeMass(state: GateFactsToJudge): Verdict {
+  return judgeHandling(tankMass(state.vehicle, state.fuel.aboard), state.shop).verdict;
+}
+
+export function judgeThings(state: GateFactsToJudge): Verdict {
+  const inside = state.items.filter((item) => item.kind === 'thing' && item.state === 'open');
+  if (inside.length === 0)
+    return {
+      outcome: 'good',
+      reasons: [{ text: 'nothing that was put in is still in', basis: computed('counted in the ledger') }],
+      next: [],
+    };
+  return {
+    outcome: 'bad',
+    reasons: inside.map((item) => ({ text: `${item.name} is still in`, basis: computed('counted in the ledger') })),
+    next: inside.map((item) => `take out ${item.name}`),
+  };
+}
+
+/**
+ * Joints that must be made before the key is turned: every live one and every one on top, wherever a hand gets to it; and
+ * whatever else is within reach here and waits for nothing.
+ */
+export function jointsDueHere(state: GateFactsToJudge): LedgerItem[] {
+  const isOpen = (item: LedgerItem) => item.state === 'open' || item.state === 'deferred';
+  const open = state.items.filter((item) => item.kind === 'line' && isOpen(item));
+  return open.filter((item) => {
+    const line = lineOf(state.vehicle, splitKey(item.key).id);
+    if (!line || madeBeforeKeyOn(line)) return true;
+    const { from, to, way } = makeWindow(state, item);
+    const here = portDrop(state, state.pose, line);
+    const waits = (way?.after ?? []).some((id) => state.items.some((i) => splitKey(i.key).id === id && isOpen(i)));
+    return from <= here && here <= to && !waits;
+  });
+}
+
+export function judgeJoints(state: GateFactsToJudge): Verdict {
+  const due = jointsDueHere(state);
+  if (due.length === 0)
+    return {
+      outcome: 'good',
+      reasons: [
+        {
+          text: 'everything that carries fuel, vapour or current is made, and every joint on top',
+          basis: computed('ledger and reach'),
+        },
+      ],
+      next: [],
+    };
+  return {
+    outcome: 'bad',
+    reasons: due.map(({ name }) => ({ text: `${name} is open`, basis: computed('ledger and reach') })),
+    next: due.map(({ name }) => `make ${name}`),
+  };
+}

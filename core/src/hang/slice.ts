@@ -1,0 +1,222 @@
+import type { Draft } from 'immer';
+import { commonPractice, measured } from '../basis/index.ts';
+import { exactly, type Estimate } from '../estimate/index.ts';
+import { defineSlice, isUnsettled, wasDisputed, type Debt, type KernelState, type Moment, type RecordLine } from '../kernel/index.ts';
+import type { LedgerSlice } from '../ledger/index.ts';
+import type { OrderSlice } from '../order/index.ts';
+import { deepest, gridNearest, HOME, isHome, lowerOf, type Pose } from '../pose/index.ts';
+import { clipOwner, estimateOf, fileName, keyOf, lineOf, SLACK, splitKey, type VehicleFile, type VehicleSlice } from '../vehicle/index.ts';
+import { goalOf } from './goal.ts';
+import { FIST, NEARLY } from './margins.ts';
+import { attached, isOn, portDrop, slackFreed, slackOf } from './model.ts';
+import { GOAL } from './questions.ts';
+import type { HangSlice, Pull } from './types.ts';
+
+/** What the hanging tank reads beside its own. */
+export type HangFacts = VehicleSlice & LedgerSlice & OrderSlice & Pick<KernelState, 'twoDevices'>;
+
+type Own = Draft<HangSlice>;
+
+/** Writes down what is now known of a slack, and what was known before. */
+export function learnSlack(own: Own, line: string, next: Estimate, id: string): void {
+  const was = own.slack[line];
+  if (!was || (was.lo === next.lo && was.typ === next.typ && was.hi === next.hi)) return;
+  own.slackBefore.push({ line, id, was });
+  own.slack[line] = next;
+}
+
+/** A slack somebody felt or measured; with a clip off it is not the slack of the file any more. */
+export function feel(own: Own, id: string, mm: number, facts: Readonly<HangFacts>): void {
+  const line = lineOf(facts.vehicle, id);
+  if (!line || line.clips.some((clip) => facts.openings.some((o) => o.key === keyOf('clip', clip.id)))) return;
+  own.felt.push({ line: id, mm });
+}
+
+const atLeast = (known: Estimate, least: number): Estimate =>
+  least <= known.lo
+    ? known
+    : { lo: least, typ: Math.max(known.typ, least), hi: Math.max(known.hi, least), basis: measured };
+
+/**
+ * The tank comes to a pose. What was attached on the way either let it, or was pulled.
+ *
+ * @returns where it hung before, as far as its maker knew
+ */
+export function moveTo(own: Own, target: Pose, how: 'stop' | 'creep', moment: Moment, facts: Readonly<HangFacts>): Pose {
+  const pose = { f: gridNearest(target.f), r: gridNearest(target.r) };
+  const from = knownPose(own, moment);
+  own.poses.push({ id: moment.id, device: moment.entry.device, pose });
+  own.pose = poseHeard(own, pose, facts);
+  if (pose.f <= from.f && pose.r <= from.r) return from;
+  const here = deepest(pose);
+  for (const line of attached(facts)) {
+    const drop = portDrop(facts, pose, line);
+    const known = slackOf(own, line.id);
+    const limit = own.taut[line.id] ?? known.hi;
+    if (how === 'stop' && drop > limit)
+      own.pulls.push(pullOf(`line:${line.id}`, moment, true, `it allows ${limit} mm, the tank went to ${Math.round(drop)}`));
+    learnSlack(own, line.id, atLeast(known, drop), moment.id);
+  }
+  own.deepest = Math.max(own.deepest, here);
+  if (!own.out && !own.stops.includes(here)) own.stops.push(here);
+  if (here >= facts.vehicle.clear) own.out = true;
+  return from;
+}
+
+/** Where it hung as far as the maker of an entry knew. */
+function knownPose(own: Own, moment: Moment): Pose {
+  for (let i = own.poses.length - 1; i >= 0; i--) {
+    const said = own.poses[i];
+    if (said && moment.knew(said.id)) return { ...said.pose };
+  }
+  return { ...HOME };
+}
+
+/** Where it hangs: as said, or, while two devices say different things, the deeper of what each said last. */
+function poseHeard(own: Own, said: Pose, facts: Readonly<HangFacts>): Pose {
+  if (!isUnsettled(facts, 'pose')) return said;
+  const open = facts.twoDevices.pose?.open ?? [];
+  const newest = new Map<string, Pose>();
+  for (const { id, device, pose } of own.poses) if (open.includes(id)) newest.set(device, pose);
+  return newest.size === 0 ? said : [...newest.values()].reduce((low, pose) => lowerOf(low, pose), { ...HOME });
+}
+
+/** A line that was pulled, to be looked at. */
+export const pullOf = (key: string, moment: Moment, found: boolean, words: string | null): Draft<Pull> => ({
+  id: `pull:${key}@${moment.id}`,
+  key,
+  cause: moment.id,
+  found,
+  at: moment.at,
+  by: moment.by,
+  inspected: null,
+  inspectedIn: null,
+  words,
+});
+
+/** Pulls that count: not those of a height two devices disagreed about, which `settled` answered. @example standingPulls(state).length */
+export const standingPulls = (state: Pick<HangSlice, 'pulls'> & Pick<KernelState, 'twoDevices'>): Pull[] =>
+  state.pulls.filter((pull) => !pull.found || !wasDisputed(state, 'pose', pull.cause));
+
+const start = (vehicle: VehicleFile): HangSlice => ({
+  pose: { ...HOME },
+  poses: [],
+  goal: null,
+  out: false,
+  deepest: 0,
+  stops: [],
+  slack: Object.fromEntries(vehicle.connections.map((line) => [line.id, estimateOf(vehicle, line.slack)])),
+  slackBefore: [],
+  felt: [],
+  taut: {},
+  reached: {},
+  notDone: {},
+  extras: [],
+  pulls: [],
+});
+
+/** Holds how the tank hangs. */
+export const hangSlice = defineSlice<HangSlice, HangFacts>({
+  name: 'hang',
+  start: (opened) => start((opened as { vehicle: VehicleFile }).vehicle),
+  hears: {
+    cameOff: (own, { key }, moment, _tell, { vehicle }) => {
+      delete own.notDone[key];
+      const { kind, id } = splitKey(key);
+      if (kind === 'line') delete own.taut[id];
+      const owner = kind === 'clip' ? clipOwner(vehicle, id) : undefined;
+      const clip = owner?.clips.find((c) => c.id === id);
+      if (!owner || !clip) return;
+      learnSlack(own, owner.id, slackFreed(vehicle, slackOf(own, owner.id), clip), moment.id);
+      delete own.taut[owner.id];
+    },
+    looked: (own, seen, moment, _tell, facts) => {
+      for (const line of attached(facts)) {
+        const here = Math.round(portDrop(facts, own.pose, line));
+        const known = slackOf(own, line.id);
+        if (seen.reachable.includes(line.id)) own.reached[line.id] = Math.min(here, own.reached[line.id] ?? here);
+        const learn = (next: Estimate) => learnSlack(own, line.id, next, moment.id);
+        const { eye } = facts.shop;
+        if (seen.tight.includes(line.id)) learn({ lo: here, typ: here + 5, hi: here + eye, basis: measured });
+        else if (seen.nearly.includes(line.id)) learn(between(known, here, here + NEARLY + eye));
+        else if (seen.asked && line.visibleFrom.hi <= here) learn(atLeast(known, here + (seen.allFist ? FIST : NEARLY) - eye));
+      }
+    },
+    feltTaut: (own, { line: id }, moment, _tell, facts) => {
+      const line = lineOf(facts.vehicle, id);
+      if (!line || !isOn(facts, id)) return;
+      const here = Math.round(portDrop(facts, own.pose, line));
+      feel(own, id, here, facts);
+      learnSlack(own, id, exactly(here), moment.id);
+      own.taut[id] = here;
+    },
+    replaced: (own, { key, slack }, moment) => {
+      const { kind, id } = splitKey(key);
+      if (kind === 'line' && slack !== null) learnSlack(own, id, exactly(slack, commonPractice), moment.id);
+    },
+    answered: (own, { question, of, value }, moment, _tell, facts) => {
+      if (question === GOAL.id) own.goal = goalOf(value, facts.vehicle.clear);
+      const slack = own.slack[of ?? ''];
+      if (question !== SLACK.id || !slack || of === null) return;
+      if (typeof value === 'number') feel(own, of, value, facts);
+      const next = slackSaid(slack, value);
+      if (next) learnSlack(own, of, next, moment.id);
+    },
+    settled: (own, { key, pose, entries }, moment, _tell, { vehicle }) => {
+      if (key !== 'pose' || !pose) return;
+      own.poses.push({ id: moment.id, device: moment.entry.device, pose: { ...pose } });
+      own.pose = { ...pose };
+      own.out = deepest(pose) >= vehicle.clear || (own.out && !isHome(pose));
+      forget(own, entries, moment.id);
+    },
+  },
+  owes: (state) => [...hangingDebts(state), ...pullDebts(state)],
+  record: (state) =>
+    standingPulls(state as HangSlice & HangFacts).map(({ key, words, by, at }): RecordLine => ({
+      under: 'flags',
+      text: `${fileName(state.vehicle, key) ?? key} was pulled${words ? `: ${words}` : ''}`,
+      by,
+      at,
+    })),
+});
+
+/** “Nearly” narrows to what the eye says. */
+function between(known: Estimate, least: number, most: number): Estimate {
+  const lo = Math.max(known.lo, least);
+  const hi = Math.max(lo, Math.min(known.hi, most));
+  return { lo, typ: Math.min(hi, Math.max(lo, known.typ)), hi, basis: measured };
+}
+
+/**
+ * An answer about a slack. By eye a line is only ever judged shorter for certain: “more” moves what is likely, never the
+ * end that keeps it from being pulled. Measured with a string both ends are known.
+ */
+function slackSaid(slack: Estimate, value: unknown): Estimate | null {
+  if (typeof value === 'number') return exactly(Math.floor(value));
+  if (value === 'short') return { ...slack, typ: (slack.lo + slack.typ) / 2, hi: slack.typ, basis: commonPractice };
+  if (value === 'long') return { ...slack, typ: (slack.typ + slack.hi) / 2, basis: commonPractice };
+  return null;
+}
+
+/** What entries in dispute taught of a slack counts no more: the shorter end of before and now, the longer of both. */
+function forget(own: Own, entries: readonly string[], id: string): void {
+  const seen = new Set<string>();
+  for (const { line, id: cause, was } of [...own.slackBefore]) {
+    const now = own.slack[line];
+    if (!entries.includes(cause) || seen.has(line) || !now) continue;
+    seen.add(line);
+    learnSlack(own, line, { lo: Math.min(was.lo, now.lo), typ: Math.min(was.typ, now.typ), hi: Math.max(was.hi, now.hi), basis: was.basis }, id);
+  }
+}
+
+const hangingDebts = ({ pose }: HangSlice): Debt[] =>
+  isHome(pose) ? [] : [{ id: 'pose', key: 'pose', text: `tank hangs ${deepest(pose)} mm below home` }];
+
+const pullDebts = (state: HangSlice & HangFacts): Debt[] =>
+  standingPulls(state).flatMap((pull): Debt[] => {
+    const name = fileName(state.vehicle, pull.key) ?? pull.key;
+    if (pull.inspected === null) return [{ id: pull.id, key: pull.key, text: `${name} was pulled and is not inspected` }];
+    if (pull.inspected === 'bad' && !state.replaced[pull.key])
+      return [{ id: pull.id, key: pull.key, text: `${name} was pulled, found bad and not replaced` }];
+    return [];
+  });

@@ -1,0 +1,41 @@
+import { answerKind } from '../questions/index.ts';
+import { finding } from '../condition/index.ts';
+import { pressure, SCHOOL } from '../depressurise/index.ts';
+import { QUICK_TEST } from '../diagnosis/index.ts';
+import { CAP_OPENS, DRAIN_PLUG, HOSE_HEAD, SAMPLE, SECOND_TANK, WAY_OUT } from '../drain/index.ts';
+import { torque } from '../fastener/index.ts';
+import { exception, gate, gateItem } from '../gates/index.ts';
+import { BED_OFF, crept, GOAL, inspected, moved, pulled, RING_FROM_ABOVE, stopDone, surprise, TAPE } from '../hang/index.ts';
+import { note, parked, photo, wait } from '../journal/index.ts';
+import { settled, takeBack } from '../kernel/index.ts';
+import { cleared, cut, deferred, deviation, loosened, made, putIn, replaced, restored, ring, takenOut } from '../ledger/index.ts';
+import { COMPARE, HERE, KIT } from '../needed/index.ts';
+import { approval, complaintAgain, complaintTest, identity, opened, shopFigures } from '../order/index.ts';
+import { battery, keyOff, keyOn, vehicleMoved } from '../power/index.ts';
+import { jointSeen } from '../proof/index.ts';
+import { PRICE } from '../quote/index.ts';
+import { addendum, countersigned, followUpDone, reopened, signedKind } from '../signing/index.ts';
+import { CELSIUS, container, fill, fuelMoved, fuelWitness, tankShape } from '../tank/index.ts';
+import { BLOCKS, MORE_TILT, REACH, SEALED, SLACK, VARIANT } from '../vehicle/index.ts';
+import { owed } from './owed.ts';
+
+/** Every question somebody may answer. */
+export const questions = [
+  SLACK, BLOCKS, REACH, MORE_TILT, VARIANT, SEALED, GOAL, TAPE, RING_FROM_ABOVE, BED_OFF, CELSIUS, SCHOOL, QUICK_TEST,
+  CAP_OPENS, DRAIN_PLUG, HOSE_HEAD, SAMPLE, SECOND_TANK, WAY_OUT, COMPARE, HERE, KIT, PRICE,
+] as const;
+
+/** Every kind of entry: the one list of what can stand in a log. */
+export const kinds = [
+  opened, shopFigures, identity, complaintTest, complaintAgain, approval,
+  note, photo, wait, parked,
+  answerKind(questions),
+  fuelWitness, container, fuelMoved, tankShape, fill,
+  pressure, battery, keyOn, keyOff, vehicleMoved,
+  gateItem, gate, exception,
+  stopDone, crept, moved, surprise, pulled, inspected,
+  cleared, restored, made, putIn, takenOut, loosened, deferred, deviation, cut, replaced, ring,
+  torque, jointSeen, finding,
+  signedKind(owed), addendum, countersigned, followUpDone, reopened,
+  takeBack, settled,
+] as const;

@@ -1,0 +1,20 @@
+import { conditionSlice } from '../condition/index.ts';
+import { pressureSlice } from '../depressurise/index.ts';
+import { torqueSlice } from '../fastener/index.ts';
+import { gatesSlice } from '../gates/index.ts';
+import { hangSlice } from '../hang/index.ts';
+import { journalSlice } from '../journal/index.ts';
+import { ledgerSlice } from '../ledger/index.ts';
+import { orderSlice } from '../order/index.ts';
+import { powerSlice } from '../power/index.ts';
+import { proofSlice } from '../proof/index.ts';
+import { answersSlice } from '../questions/index.ts';
+import { signingSlice } from '../signing/index.ts';
+import { fuelSlice } from '../tank/index.ts';
+import { vehicleSlice } from '../vehicle/index.ts';
+
+/** Every part of the state, in the order in which they hear. */
+export const slices = [
+  vehicleSlice, orderSlice, journalSlice, answersSlice, ledgerSlice, hangSlice, fuelSlice, pressureSlice, powerSlice,
+  torqueSlice, proofSlice, conditionSlice, gatesSlice, signingSlice,
+] as const;

@@ -1,0 +1,24 @@
+import { commonPractice } from '../basis/index.ts';
+
+/** What a judgement needs of the shop. It stands in the log, so that a later setting never changes a job. */
+export interface ShopFigures {
+  /** What one may take off a jack, kg. */
+  alone: number;
+  /** What two may take off a jack, kg. */
+  two: number;
+  /** What it costs to call a second pair of hands, minutes; 0 where one stands by. */
+  helperMinutes: number;
+  /** A jack goes this much too far, mm. */
+  overshoot: number;
+  /** The eye errs by this much when it judges play, mm. */
+  eye: number;
+}
+
+/** Calling a second pair of hands from their own work, minutes; common practice, no source. What a shop starts with. */
+export const HELPER_MINUTES = 5;
+
+/** Where a shop starts; common practice, no source. */
+export const startingFigures: ShopFigures = { alone: 25, two: 40, helperMinutes: HELPER_MINUTES, overshoot: 10, eye: 10 };
+
+/** On what the starting figures stand. */
+export const startingBasis = commonPractice;

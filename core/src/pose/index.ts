@@ -1,0 +1,16 @@
+export {
+  deepest,
+  dropAt,
+  dropTimesLength,
+  HOME,
+  inReach,
+  isAbove,
+  isHome,
+  isLevel,
+  level,
+  lowerOf,
+  samePose,
+  type Pose,
+} from './pose.ts';
+export { GRID, gridDown, gridNearest, gridUp } from './grid.ts';
+export { poseInWords } from './words.ts';

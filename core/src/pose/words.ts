@@ -1,0 +1,16 @@
+import { lengthIn, lengthText, type UnitSystem } from '../quantity/index.ts';
+import { isLevel, type Pose } from './pose.ts';
+
+/**
+ * Where the tank hangs, as one says it: one height, or one for each end.
+ *
+ * @example poseInWords({ f: 40, r: 75 }, ['front', 'rear']) // 'front 40, rear 75 mm'
+ */
+export function poseInWords(
+  pose: Pose,
+  [first, second]: readonly [string, string],
+  units: UnitSystem = 'metric',
+): string {
+  if (isLevel(pose)) return lengthText(pose.f, units);
+  return `${first} ${lengthIn(pose.f, units).figure}, ${second} ${lengthText(pose.r, units)}`;
+}

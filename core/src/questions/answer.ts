@@ -1,0 +1,71 @@
+import { IsNotEmpty, IsOptional, IsString, Length, ValidateBy } from 'class-validator';
+import { InputError } from '../errors/index.ts';
+import { defineKind, defineSlice, type Kind } from '../kernel/index.ts';
+import { bookKey, type AnswerBook, type Question } from './question.ts';
+
+const IsPlain = () =>
+  ValidateBy({
+    name: 'isPlain',
+    validator: {
+      validate: (value) => ['string', 'number', 'boolean'].includes(typeof value),
+      defaultMessage: () => 'a word, a figure, or yes or no',
+    },
+  });
+
+/** The answer to a question that matters. */
+export class AnswerBody {
+  /** Id of the question. */
+  @IsString() @Length(1, 80) question!: string;
+  /** The thing it was asked of, where it is asked of one. */
+  @IsOptional() @IsString() @Length(1, 80) of?: string;
+  /** As its question expects. */
+  @IsNotEmpty() @IsPlain() value!: string | number | boolean;
+}
+
+/** What the state keeps of answers. */
+export interface AnswersSlice {
+  /** Answers by question and thing. */
+  answers: AnswerBook;
+}
+
+/** The part of the state that holds what was answered. */
+export const answersSlice = defineSlice<AnswersSlice>({ name: 'answers', start: () => ({ answers: {} }) });
+
+/**
+ * The kind of an answer, over the questions there are: one that nobody asks, or an answer it does not expect, is an error.
+ *
+ * @example answerKind([SLACK, CAP_OPENS])
+ */
+export function answerKind(questions: readonly Question[]): Kind<'answer', AnswerBody, AnswersSlice, AnswersSlice> {
+  const known = new Map(questions.map((q) => [q.id, q]));
+  if (known.size !== questions.length) throw new Error('Two questions have one name.');
+  return defineKind<'answer', AnswerBody, AnswersSlice, AnswersSlice>({
+    kind: 'answer',
+    version: 1,
+    Body: AnswerBody,
+    check: ({ question, of, value }) => {
+      const asked = known.get(question);
+      if (!asked) throw new InputError('body.question', question, 'a question somebody asks');
+      if (asked.ofThing !== (of !== undefined))
+        throw new InputError('body.of', of ?? '', asked.ofThing ? 'the thing it is asked of' : 'nothing');
+      if (asked.read(value) === undefined) throw new InputError('body.value', String(value), asked.expects);
+    },
+    apply: (own, { question, of, value }, _moment, tell) => {
+      own.answers[bookKey(question, of ?? null)] = value;
+      tell('answered', { question, of: of ?? null, value: known.get(question)?.read(value) });
+    },
+    // What an answer moves depends on where the tank hangs.
+    touches: ({ question, of }) => ({ reads: ['pose'], writes: [`answer:${bookKey(question, of ?? null)}`] }),
+    words: ({ question }) => `${known.get(question)?.words ?? question} answered`,
+    arbitrary: (f) =>
+      f.oneof(
+        f.record({
+          question: f.constant('slack'),
+          of: f.constantFrom('feed', 'vent', 'moon'),
+          value: f.constantFrom('short', 'long', 'hidden', 45),
+        }),
+        f.record({ question: f.constant('more tilt'), value: f.constantFrom(5, 20) }),
+        f.record({ question: f.constant('cap opens'), value: f.constantFrom('yes', 'no') }),
+      ),
+  });
+}

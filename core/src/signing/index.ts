@@ -1,0 +1,2 @@
+export { addendum, countersigned, followUpDone, reopened, signedKind } from './kinds.ts';
+export { signingSlice, type Addendum, type SigningSlice } from './slice.ts';

@@ -1,0 +1,217 @@
+import type { Draft } from 'immer';
+import { InputError } from '../errors/index.ts';
+import { defineSlice, isUnsettled, type Debt, type KernelState, type Moment, type RecordLine } from '../kernel/index.ts';
+import type { OrderSlice } from '../order/index.ts';
+import type { Answered } from '../questions/index.ts';
+import type { VehicleSlice } from '../vehicle/index.ts';
+import { fuelAboard, type FuelAboard, type Witness } from './aboard.ts';
+import { safeFillToday } from './day.ts';
+import { witnessLitres, type WitnessKind } from './witness.ts';
+
+/** Litres that went into a can. */
+export interface Pour {
+  /** Id of the entry. */
+  id: string;
+  /** Number of the can. */
+  number: number;
+  /** What the can holds, L. */
+  capacity: number;
+  /** L */
+  litres: number;
+  /** Fit to go back. */
+  clean: boolean;
+  /** ISO time. */
+  at: string;
+  /** Person's id. */
+  by: string;
+}
+
+/** A can with what is in it by now. */
+export interface Container {
+  /** Its number. */
+  number: number;
+  /** What it holds, L. */
+  capacity: number;
+  /** What is in it, L. */
+  litres: number;
+  /** Only clean fuel went in. */
+  clean: boolean;
+}
+
+/** Litres that went another way than into a can. */
+export interface FuelMove {
+  /** Id of the entry. */
+  id: string;
+  /** Which way. */
+  what: 'spilled' | 'returned' | 'disposed' | 'fedIn';
+  /** L */
+  litres: number;
+  /** In words. */
+  words: string | null;
+  /** Person's id. */
+  by: string;
+  /** ISO time. */
+  at: string;
+}
+
+/** Litres put in. */
+export interface Fill {
+  /** Id of the entry. */
+  id: string;
+  /** L */
+  litres: number;
+  /** Person's id. */
+  by: string;
+  /** ISO time. */
+  at: string;
+}
+
+/** What is aboard, by every witness, and where the rest went. */
+export interface FuelSlice {
+  /** Witnesses, oldest first. */
+  witnesses: readonly Witness[];
+  /** What went into cans, pour by pour. */
+  pours: readonly Pour[];
+  /** The cans as they stand. */
+  containers: readonly Container[];
+  /** What went another way. */
+  moves: readonly FuelMove[];
+  /** What was put in. */
+  fills: readonly Fill[];
+  /** L put in. */
+  filled: number;
+  /** Litres aboard, and how that is known. */
+  fuel: FuelAboard;
+  /** L that had come out when the pump's bursts began; null where none did. */
+  burstsFrom: number | null;
+}
+
+/** What the fuel reads beside its own. */
+export type FuelFacts = VehicleSlice & OrderSlice & Answered & { deepest: number; out: boolean } & Pick<KernelState, 'twoDevices'>;
+
+/** What the pump's bursts are called among the waits. */
+export const BURSTS = 'pump bursts';
+
+type Counted = Pick<FuelSlice, 'pours' | 'moves' | 'fills'>;
+const total = (list: readonly { litres: number }[]): number => list.reduce((sum, { litres }) => sum + litres, 0);
+const moved = (state: Pick<FuelSlice, 'moves'>, what: FuelMove['what']): number =>
+  total(state.moves.filter((m) => m.what === what));
+
+/** Litres that left the tank: into cans and spilt. @example litresOut(state) // 36.5 */
+export const litresOut = (state: Pick<FuelSlice, 'pours' | 'moves'>): number => total(state.pours) + moved(state, 'spilled');
+
+/** Litres that came into it: filled, put back, or in by a feed or return line. @example litresIn(state) // 9 */
+export const litresIn = (state: Pick<FuelSlice, 'moves' | 'fills'>): number =>
+  total(state.fills) + moved(state, 'returned') + moved(state, 'fedIn');
+
+/** What the maker of an entry knew of out and in. */
+export const knownTo = (own: Counted, moment: Pick<Moment, 'knew'>): Counted => ({
+  pours: own.pours.filter((p) => moment.knew(p.id)),
+  moves: own.moves.filter((m) => moment.knew(m.id)),
+  fills: own.fills.filter((f) => moment.knew(f.id)),
+});
+
+/** The cans as they stand, by what was poured. */
+function containersOf(pours: readonly Pour[]): Container[] {
+  const cans = new Map<number, Container>();
+  for (const { number, capacity, litres, clean } of pours) {
+    const can = cans.get(number) ?? { number, capacity, litres: 0, clean: true };
+    cans.set(number, { ...can, litres: can.litres + litres, clean: can.clean && clean });
+  }
+  return [...cans.values()];
+}
+
+/** Litres aboard; while two devices say different things the widest range of what each alone would say. */
+function fuelOf(state: FuelSlice & FuelFacts): FuelAboard {
+  const aboard = (without: readonly string[]): FuelAboard => {
+    const stays = <T extends { id: string }>(list: readonly T[]): T[] => list.filter(({ id }) => !without.includes(id));
+    const counted = { pours: stays(state.pours), moves: stays(state.moves), fills: stays(state.fills) };
+    const suspect = state.complaint === 'level';
+    return fuelAboard(state.vehicle, stays(state.witnesses), litresOut(counted), litresIn(counted), suspect);
+  };
+  const now = aboard([]);
+  if (!isUnsettled(state, 'fuel')) return now;
+  const open = state.twoDevices.fuel?.open ?? [];
+  const sides = [now, aboard(open), ...open.map((id) => aboard(open.filter((other) => other !== id)))].map((f) => f.aboard);
+  const [lo, hi] = [Math.min(...sides.map((s) => s.lo)), Math.max(...sides.map((s) => s.hi))];
+  return { ...now, sources: [], aboard: { ...now.aboard, lo, typ: (lo + hi) / 2, hi } };
+}
+
+/** A can that holds more than is safe, each as it stands. */
+const overfull = (state: FuelSlice & FuelFacts): { number: number; litres: number; most: number }[] =>
+  state.containers.flatMap(({ number, litres, capacity }) => {
+    const most = capacity * safeFillToday(state);
+    return litres > most + 0.05 ? [{ number, litres, most: Math.floor(most * 10) / 10 }] : [];
+  });
+
+/** A reading that cannot be is a fact all the same: it is flagged and is no witness. */
+export function witness(
+  own: Draft<FuelSlice>,
+  moment: Moment,
+  { kind, reading, facts }: { kind: WitnessKind; reading: number | null; facts: Readonly<FuelFacts> },
+): string | null {
+  try {
+    const known = knownTo(own, moment);
+    own.witnesses.push({
+      id: moment.id,
+      kind,
+      reading,
+      litres: witnessLitres(facts.vehicle, kind, reading),
+      // Bursts say what was aboard when they began.
+      outBefore: (kind === 'bursts' ? own.burstsFrom : null) ?? litresOut(known),
+      inBefore: litresIn(known),
+    });
+    return null;
+  } catch (error) {
+    if (!(error instanceof InputError)) throw error;
+    return error.message;
+  }
+}
+
+/** Holds the fuel. */
+export const fuelSlice = defineSlice<FuelSlice, FuelFacts>({
+  name: 'fuel',
+  start: (opened, { id }) => {
+    const { vehicle, gauge, complaint } = opened as { vehicle: FuelFacts['vehicle']; gauge?: number; complaint: string };
+    const witnesses: Witness[] =
+      gauge === undefined
+        ? []
+        : [{ id, kind: 'gauge', reading: gauge, litres: witnessLitres(vehicle, 'gauge', gauge), outBefore: 0, inBefore: 0 }];
+    const fuel = fuelAboard(vehicle, witnesses, 0, 0, complaint === 'level');
+    return { witnesses, pours: [], containers: [], moves: [], fills: [], filled: 0, fuel, burstsFrom: null };
+  },
+  hears: {
+    waiting: (own, { what, state }) => {
+      if (what === BURSTS && state === 'start') own.burstsFrom = litresOut(own);
+    },
+    // Witnesses that were read through the old shape are read anew.
+    tankShaped: (own, _event, _moment, tell, { vehicle }) => {
+      own.witnesses = own.witnesses.flatMap((w) => {
+        try {
+          return [{ ...w, litres: witnessLitres(vehicle, w.kind, w.reading) }];
+        } catch (error) {
+          if (!(error instanceof InputError)) throw error;
+          tell('flagged', { text: `not counted as a witness any more: ${error.message}` });
+          return [];
+        }
+      });
+    },
+    settled: (own, { key, litres }, { id }, _tell, _facts) => {
+      if (key !== 'fuel' || litres === undefined) return;
+      const said = { lo: litres, typ: litres, hi: litres, basis: { kind: 'measured' as const } };
+      own.witnesses.push({ id, kind: 'dip', reading: null, litres: said, outBefore: litresOut(own), inBefore: litresIn(own) });
+    },
+  },
+  owes: (state): Debt[] =>
+    (state.out || state.deepest > 0) && state.fills.length === 0
+      ? [{ id: 'fill', key: 'fill', text: 'first fill is not written' }]
+      : [],
+  record: (state) =>
+    overfull(state as FuelSlice & FuelFacts).map(({ number, litres, most }): RecordLine => ({
+      under: 'flags',
+      text: `can ${number} holds ${litres} L, ${most} are safe`,
+      by: null,
+      at: null,
+    })),
+  derive: (state) => ({ containers: containersOf(state.pours), filled: total(state.fills), fuel: fuelOf(state) }),
+});

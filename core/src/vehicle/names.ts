@@ -1,0 +1,61 @@
+import type { Connection, Obstruction, Support, VehicleFile } from './types.ts';
+
+/** What a key of the ledger can stand for. */
+export type ThingKind = 'line' | 'clip' | 'obstruction' | 'support' | 'unit' | 'thing' | 'loose' | 'cut';
+
+/** The key of a thing in the ledger. @example keyOf('line', 'feed') // 'line:feed' */
+export const keyOf = (kind: ThingKind, id: string): string => `${kind}:${id}`;
+
+/** Splits a ledger key into its kind and id. @example splitKey('line:feed') // { kind: 'line', id: 'feed' } */
+export function splitKey(key: string): { kind: string; id: string } {
+  const cut = key.indexOf(':');
+  return cut < 0 ? { kind: '', id: key } : { kind: key.slice(0, cut), id: key.slice(cut + 1) };
+}
+
+/** The connection of that id. @example lineOf(rail, 'feed')?.name // 'feed line' */
+export const lineOf = (vehicle: Pick<VehicleFile, 'connections'>, id: string): Connection | undefined =>
+  vehicle.connections.find((c) => c.id === id);
+
+/** The obstruction of that id. @example obstructionOf(rail, 'shield')?.name // 'stone shield' */
+export const obstructionOf = (vehicle: Pick<VehicleFile, 'obstructions'>, id: string): Obstruction | undefined =>
+  vehicle.obstructions.find((o) => o.id === id);
+
+/** The support of that id. @example supportOf(rail, 'strap-1')?.name // 'front strap' */
+export const supportOf = (vehicle: Pick<VehicleFile, 'supports'>, id: string): Support | undefined =>
+  vehicle.supports.find((s) => s.id === id);
+
+/** The line a clip holds. @example clipOwner(rail, 'feed-clip')?.id // 'feed' */
+export const clipOwner = (vehicle: Pick<VehicleFile, 'connections'>, clipId: string): Connection | undefined =>
+  vehicle.connections.find((c) => c.clips.some((k) => k.id === clipId));
+
+/** What the file calls the thing behind a key; null where it lists none. @example fileName(rail, 'line:feed') // 'feed line' */
+export function fileName(vehicle: VehicleFile, key: string): string | null {
+  const { kind, id } = splitKey(key);
+  if (kind === 'line') return lineOf(vehicle, id)?.name ?? null;
+  if (kind === 'support') return supportOf(vehicle, id)?.name ?? null;
+  if (kind === 'obstruction') return obstructionOf(vehicle, id)?.name ?? null;
+  if (kind !== 'clip') return null;
+  const owner = clipOwner(vehicle, id);
+  return owner ? (owner.clips.find((k) => k.id === id)?.name ?? `${owner.name} clip`) : null;
+}
+
+/** Where along the tank a thing of the file sits, mm from the first end; its middle where nobody says. @example placeOf(rail, 'line:feed') // 320 */
+export function placeOf(vehicle: VehicleFile, key: string): number {
+  const { kind, id } = splitKey(key);
+  const found =
+    kind === 'line'
+      ? lineOf(vehicle, id)
+      : kind === 'clip'
+        ? clipOwner(vehicle, id)
+        : kind === 'support'
+          ? supportOf(vehicle, id)
+          : obstructionOf(vehicle, id);
+  return found?.x ?? vehicle.length / 2;
+}
+
+/** A line's short name, for tags and bars. @example shortName('feed line') // 'feed' */
+export const shortName = (name: string): string =>
+  name
+    .replace(/ (line|hose|carrier)$/, '')
+    .replace(/^pump and sender /, '')
+    .replace(/^ground strap$/, 'ground');

@@ -14,6 +14,7 @@ import { noSuchRoute, problems } from './http/problem.ts';
 import { Bell } from './jobs/events.ts';
 import { instrumentRoutes } from './instruments/routes.ts';
 import { IMPORT, jobRoutes } from './jobs/routes.ts';
+import { States } from './jobs/states.ts';
 import { peopleRoutes } from './people/routes.ts';
 import { shopRoutes } from './shop/routes.ts';
 import { vehicleRoutes } from './vehicles/routes.ts';
@@ -107,12 +108,13 @@ export async function makeApp(db: Database, options: AppOptions): Promise<Expres
     next();
   });
   const bell = new Bell();
+  const states = new States(db);
   api.get('/health', (_request, response) => void response.json({ ok: true }));
   api.use(peopleRoutes(db));
-  api.use(shopRoutes(db, options.demo ? demoPins : null));
+  api.use(shopRoutes(db, { demoPins: options.demo ? demoPins : null, states, bell }));
   api.use(vehicleRoutes(db));
-  api.use('/jobs/:id/instruments', instrumentRoutes(db, options.demo));
-  api.use('/jobs', jobRoutes(db, bell));
+  api.use('/jobs/:id/instruments', instrumentRoutes(states, options.demo));
+  api.use('/jobs', jobRoutes(db, bell, states));
   api.use(noSuchRoute);
   app.use('/api', api);
 

@@ -12,7 +12,7 @@ import { pairingRoutes } from './lan/pairing.ts';
 
 const config = readConfig();
 const logger = pino({ level: process.env.LOG_LEVEL ?? 'warn' });
-const db = await openDatabase(config.databaseUrl);
+const db = await openDatabase(config.databaseUrl, (text) => console.log(text));
 const isDemo = config.demo ? await fillWithDemo(db) : false;
 const keys = config.lan ? await lanKeys(config.lan, lanHosts()) : null;
 const portOf = (of: Server | null): number => {

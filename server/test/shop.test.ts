@@ -1,4 +1,4 @@
-import type { Entry } from '@iron-cradle/core';
+import { archetypes, type Entry } from '@iron-cradle/core';
 import { openShop, type Shop } from '../../e2e/lib/server.ts';
 import { Tablet } from './tablet.ts';
 
@@ -27,6 +27,29 @@ describe('the shop’s prices and kit', () => {
     expect(JSON.stringify(bad.json.errors)).toMatch(/cans/);
     expect((await marit.call('PUT', '/shop', rules)).json).toMatchObject(rules);
   });
+});
+
+describe('the shop’s figures in its jobs', () => {
+  test('the shop’s figures change: an open job hears of it by an entry of the server, a signed one never does', async () => {
+    const job = 'job-figures';
+    const opened = { name: 'Van', complaint: 'pump', vehicle: archetypes[0]! };
+    await one.append(job, [one.entry(job, 'opened', opened)]);
+    const marit = new Tablet(shop, 'marit-rules');
+    await marit.signIn('marit', '3690');
+    const { demoPins: _, ...rules } = (await marit.call('GET', '/shop')).json;
+    const signed = (await one.call('GET', '/jobs/demo-saloon/entries')).json.entries.length;
+    await marit.call('PUT', '/shop', { ...rules, alone: 15, two: 22 });
+    const { entries } = (await one.call('GET', '/jobs/job-figures/entries')).json;
+    expect(entries.at(-1)).toMatchObject({ kind: 'shopFigures', device: 'server', body: { alone: 15, two: 22 } });
+    expect((await one.call('GET', '/jobs/demo-saloon/entries')).json.entries).toHaveLength(signed);
+    const rows = (await one.call('GET', '/jobs')).json as { id: string; signed: string | null }[];
+    expect(rows.find((row) => row.id === 'demo-saloon')!.signed).not.toBeNull();
+    // What was opened while other figures held brings its own; the present ones stand in the log from then on.
+    await marit.call('PUT', '/shop', rules);
+    const { json: later } = await one.call('GET', '/jobs/job-figures/entries');
+    expect(later.entries.map((e: Entry) => e.kind)).toEqual(['opened', 'shopFigures', 'shopFigures']);
+  });
+
 });
 
 describe('instruments', () => {

@@ -36,12 +36,19 @@ export class Tablet {
     return {
       id: `${this.name}-${jobId}-${this.n}`.padEnd(12, 'x'),
       jobId,
-      at: new Date(1.7e12 + this.n * 1000).toISOString(),
-      by,
+      version: 1,
       kind,
       body,
-    } as Entry;
+      by,
+      device: this.name,
+      n: this.n,
+      at: new Date(1.7e12 + this.n * 1000).toISOString(),
+      on: this.held,
+    } as unknown as Entry;
   }
+
+  /** Id of the newest entry of the server this tablet holds; null where it holds none. */
+  held: string | null = null;
 
   append = (jobId: string, entries: unknown[]) => this.call('POST', `/jobs/${jobId}/entries`, { entries });
 }

@@ -113,10 +113,6 @@ function carried(witness: Pick<Witness, 'litres' | 'outBefore' | 'inBefore'>, ou
   const came = filled - witness.inBefore;
   const { lo, typ, hi, basis } = witness.litres;
   if (gone === 0 && came === 0) return witness.litres;
-  return estimate(
-    lo - gone * (1 + COUNT_ERROR) + came * (1 - COUNT_ERROR),
-    typ - gone + came,
-    hi - gone * (1 - COUNT_ERROR) + came * (1 + COUNT_ERROR),
-    basis,
-  );
+  const counted = (Math.abs(gone) + Math.abs(came)) * COUNT_ERROR;
+  return estimate(lo - gone + came - counted, typ - gone + came, hi - gone + came + counted, basis);
 }

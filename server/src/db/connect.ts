@@ -1,14 +1,39 @@
 import { QueryTypes, Sequelize, type Transaction } from 'sequelize';
 import { defineModels, type Models } from './models.ts';
-import { migrate } from './migrate.ts';
+import { isFormer, migrate } from './migrate.ts';
 
 export interface Database {
   sequelize: Sequelize;
   models: Models;
 }
 
-/** Connects, brings the tables up to date, and gives the models. */
-export async function openDatabase(url: string): Promise<Database> {
+/** What is added to the name of a database whose tables are of a former shape. */
+const BESIDE = '_1';
+
+/**
+ * Connects, brings the tables up to date, and gives the models. A database of a former shape is left as it is, and a new one
+ * begun beside it.
+ *
+ * @param tell where it says so
+ */
+export async function openDatabase(url: string, tell: (text: string) => void = () => undefined): Promise<Database> {
+  const sequelize = await connected(url);
+  if (!(await isFormer(sequelize))) return ready(sequelize);
+  const beside = new URL(url);
+  const name = beside.pathname.slice(1);
+  beside.pathname = `/${name}${BESIDE}`;
+  tell(`The database “${name}” is of a former version. It stays as it is; a new one, “${name}${BESIDE}”, is used beside it.`);
+  await sequelize.query(`CREATE DATABASE IF NOT EXISTS \`${name}${BESIDE}\` CHARACTER SET utf8mb4`, { type: QueryTypes.RAW });
+  await sequelize.close();
+  return ready(await connected(beside.href));
+}
+
+const ready = async (sequelize: Sequelize): Promise<Database> => {
+  await migrate(sequelize);
+  return { sequelize, models: defineModels(sequelize) };
+};
+
+async function connected(url: string): Promise<Sequelize> {
   const sequelize = new Sequelize(url, {
     dialect: 'mariadb',
     logging: false,
@@ -17,8 +42,7 @@ export async function openDatabase(url: string): Promise<Database> {
     define: { underscored: true, timestamps: false, charset: 'utf8mb4' },
   });
   await untilUp(sequelize);
-  await migrate(sequelize);
-  return { sequelize, models: defineModels(sequelize) };
+  return sequelize;
 }
 
 /** A database that was just started, or killed and started again, answers after a moment. */

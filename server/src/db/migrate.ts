@@ -1,11 +1,8 @@
 import { QueryTypes, type Sequelize } from 'sequelize';
 import { SequelizeStorage, Umzug } from 'umzug';
 import * as first from './migrations/001-first.ts';
-import * as versions from './migrations/002-versions.ts';
-import * as photos from './migrations/003-photos.ts';
-import * as units from './migrations/004-units.ts';
 
-const migrations = { '001-first': first, '002-versions': versions, '003-photos': photos, '004-units': units };
+const migrations = { '1-first': first };
 
 /**
  * Brings the tables up to date, one process at a time: several servers may start before one database.
@@ -28,4 +25,17 @@ export async function migrate(sequelize: Sequelize): Promise<void> {
       await sequelize.query("SELECT RELEASE_LOCK('iron-cradle-migrate')", { type: QueryTypes.SELECT, transaction });
     }
   });
+}
+
+/** Do the tables of a former, other shape stand here? They are never touched. */
+export async function isFormer(sequelize: Sequelize): Promise<boolean> {
+  const [found] = await sequelize.query<{ n: number }>(
+    "SELECT COUNT(*) AS n FROM information_schema.columns WHERE table_schema = DATABASE() AND table_name = 'entries'",
+    { type: QueryTypes.SELECT },
+  );
+  const [fits] = await sequelize.query<{ n: number }>(
+    "SELECT COUNT(*) AS n FROM information_schema.columns WHERE table_schema = DATABASE() AND table_name = 'entries' AND column_name = 'device'",
+    { type: QueryTypes.SELECT },
+  );
+  return Number(found?.n) > 0 && Number(fits?.n) === 0;
 }

@@ -45,6 +45,7 @@ export class Job extends Model<InferAttributes<Job>, InferCreationAttributes<Job
   declare number: number;
   declare lastSeq: number;
   declare lastHash: string;
+  declare signed: CreationOptional<boolean>;
   declare summary: string;
   declare touched: Date;
 }
@@ -53,11 +54,42 @@ export class EntryRow extends Model<InferAttributes<EntryRow>, InferCreationAttr
   declare id: string;
   declare jobId: string;
   declare seq: number;
-  declare at: string;
-  declare by: string;
+  declare version: number;
   declare kind: string;
+  /** JSON text, as hashed. */
   declare body: string;
+  declare by: string;
+  declare device: string;
+  declare n: number;
+  declare at: string;
+  declare onId: string | null;
+  /** JSON text; null for nearly all. */
+  declare said: string | null;
+  declare decided: string | null;
+  declare received: string;
   declare hash: string;
+}
+
+export class RefusalRow extends Model<InferAttributes<RefusalRow>, InferCreationAttributes<RefusalRow>> {
+  declare id: string;
+  declare jobId: string;
+  /** JSON text. */
+  declare refusal: string;
+}
+
+export class JobStateRow extends Model<InferAttributes<JobStateRow>, InferCreationAttributes<JobStateRow>> {
+  declare jobId: string;
+  declare seq: number;
+  declare hash: string;
+  declare build: string;
+  /** JSON text. */
+  declare state: string;
+}
+
+export class TagNumber extends Model<InferAttributes<TagNumber>, InferCreationAttributes<TagNumber>> {
+  declare jobId: string;
+  declare number: number;
+  declare givenFor: string;
 }
 
 export class Photo extends Model<InferAttributes<Photo>, InferCreationAttributes<Photo>> {
@@ -97,6 +129,9 @@ export function defineModels(sequelize: Sequelize) {
   class BoundVehicleVersion extends VehicleVersion {}
   class BoundJob extends Job {}
   class BoundEntry extends EntryRow {}
+  class BoundRefusal extends RefusalRow {}
+  class BoundJobState extends JobStateRow {}
+  class BoundTagNumber extends TagNumber {}
   class BoundPhoto extends Photo {}
   class BoundTagBlock extends TagBlock {}
   class BoundApproval extends Approval {}
@@ -133,6 +168,7 @@ export function defineModels(sequelize: Sequelize) {
       number: number(),
       lastSeq: number(),
       lastHash: word(),
+      signed: { type: DataTypes.BOOLEAN, allowNull: false, defaultValue: false },
       summary: { type: text, allowNull: false },
       touched: { type: DataTypes.DATE(3), allowNull: false },
     },
@@ -143,13 +179,29 @@ export function defineModels(sequelize: Sequelize) {
       id: key(),
       jobId: word(),
       seq: number(),
-      at: word(),
-      by: word(),
+      version: number(),
       kind: word(),
       body: { type: text, allowNull: false },
+      by: word(),
+      device: word(),
+      n: number(),
+      at: word(),
+      onId: DataTypes.STRING(60),
+      said: DataTypes.STRING(200),
+      decided: text,
+      received: word(),
       hash: word(),
     },
     { sequelize, tableName: 'entries' },
+  );
+  BoundRefusal.init({ id: key(), jobId: word(), refusal: { type: text, allowNull: false } }, { sequelize, tableName: 'refusals' });
+  BoundJobState.init(
+    { jobId: key(), seq: number(), hash: word(), build: word(), state: { type: text, allowNull: false } },
+    { sequelize, tableName: 'job_states' },
+  );
+  BoundTagNumber.init(
+    { jobId: key(), number: { type: DataTypes.INTEGER, primaryKey: true }, givenFor: word() },
+    { sequelize, tableName: 'tag_numbers' },
   );
   BoundPhoto.init(
     { id: key(), jobId: word(), type: word(), bytes: { type: DataTypes.BLOB('long'), allowNull: false } },
@@ -174,6 +226,9 @@ export function defineModels(sequelize: Sequelize) {
     VehicleVersion: BoundVehicleVersion,
     Job: BoundJob,
     Entry: BoundEntry,
+    Refusal: BoundRefusal,
+    JobState: BoundJobState,
+    TagNumber: BoundTagNumber,
     Photo: BoundPhoto,
     TagBlock: BoundTagBlock,
     Approval: BoundApproval,

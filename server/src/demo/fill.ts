@@ -1,7 +1,8 @@
 import type { Database } from '../db/connect.ts';
 import { append } from '../jobs/append.ts';
+import { States } from '../jobs/states.ts';
 import { hashPin } from '../people/signIn.ts';
-import { readShop, writeShop } from '../shop/shop.ts';
+import { figuresOf, readShop, writeShop } from '../shop/shop.ts';
 import { demoJobs } from './jobs.ts';
 import { demoPeople } from './people.ts';
 import { demoVehicles } from './vehicles.ts';
@@ -30,10 +31,13 @@ export async function fillWithDemo(db: Database, now = new Date()): Promise<bool
   });
   for (const file of demoVehicles)
     await Vehicle.upsert({ id: file.id, name: file.name, mounting: file.mounting, document: JSON.stringify(file) });
-  const shop = await readShop(db);
+  const figures = figuresOf(await readShop(db));
+  const states = new States(db);
   for (const entries of demoJobs(now)) {
-    const { refused } = await append(db, { jobId: entries[0]!.jobId, entries, personId: entries[0]!.by, shop });
-    if (refused.length > 0) throw new Error(`The demo shop does not fit its own rules: ${refused[0]!.text}`);
+    const { jobId, by } = entries[0] ?? { jobId: '', by: '' };
+    const { refused, keptBack } = await append(db, states, { jobId, entries, personId: by, figures });
+    const wrong = refused[0]?.text ?? keptBack[0]?.errors[0]?.expected;
+    if (wrong) throw new Error(`The demo shop does not fit its own rules: ${wrong}`);
   }
   await Setting.upsert({ name: 'demo', value: 'yes' });
   return true;

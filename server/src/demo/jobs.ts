@@ -1,10 +1,13 @@
 import {
   archetypes,
+  completed,
   foldJob,
   nextStop,
   nextUp,
   samePose,
   splitKey,
+  TEST_STOP,
+  versionOf,
   type Bodies,
   type Entry,
   type EntryKind,
@@ -16,7 +19,6 @@ import { demoVehicles } from './vehicles.ts';
 class Story {
   entries: Entry[] = [];
   state!: JobState;
-  private tag = 0;
   private time: number;
 
   constructor(
@@ -29,16 +31,23 @@ class Story {
 
   log<K extends EntryKind>(kind: K, body: Bodies[K], minutes = 3): this {
     this.time += minutes * 60_000;
+    const n = this.entries.length + 1;
     const entry = {
-      id: `${this.jobId}-${String(this.entries.length + 1).padStart(3, '0')}`,
+      id: `${this.jobId}-${String(n).padStart(3, '0')}`,
       jobId: this.jobId,
-      at: new Date(this.time).toISOString(),
-      by: this.by,
+      version: versionOf(kind),
       kind,
-      body,
-    } as Entry;
+      body: completed(this.state ?? null, kind, body),
+      by: this.by,
+      device: 'shop-tablet',
+      n,
+      at: new Date(this.time).toISOString(),
+      on: null,
+    } as unknown as Entry;
     this.entries.push(entry);
-    this.state = foldJob(this.state ?? null, [entry])!;
+    const state = foldJob(this.state ?? null, [entry]);
+    if (!state) throw new Error(`${this.jobId} was never opened.`);
+    this.state = state;
     return this;
   }
 
@@ -70,7 +79,7 @@ class Story {
       if (stop.kind === 'held') return this;
       const body = {
         to: stop.pose,
-        off: stop.actions.map((a) => ({ key: a.key, tag: ++this.tag, ...(a.way ? { way: a.way } : {}) })),
+        off: stop.actions.map((a) => ({ key: a.key, ...(a.way ? { way: a.way } : {}) })),
         capped: stop.actions.filter((a) => a.cap).map((a) => a.key),
         look: { asked: true, tight: [], nearly: [], allFist: false, reachable: [] },
         notDone: [],
@@ -93,11 +102,13 @@ class Story {
         );
       if (stop.kind === 'test' && !this.state.gates[4].passed) this.gate(4, { wiped: 'yes', battery: 'yes' });
       else if (stop.kind === 'test')
-        this.log(
-          'finding',
-          { what: 'test stop', where: 'top of the tank', verdict: 'good', note: 'gauge moves, joints dry' },
-          5,
-        );
+        this.log('keyOn', { where: 'test stop', primed: 'pump' }, 1)
+          .log(
+            'finding',
+            { what: TEST_STOP, where: 'top of the tank', verdict: 'good', note: 'gauge moves, joints dry' },
+            4,
+          )
+          .log('keyOff', {}, 1);
       if (stop.kind === 'home') return this;
     }
     return this;

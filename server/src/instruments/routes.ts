@@ -1,5 +1,4 @@
 import {
-  foldJob,
   InputError,
   instruments,
   readInstrument,
@@ -7,9 +6,8 @@ import {
   type JobState,
 } from '@iron-cradle/core';
 import { Router, type Request } from 'express';
-import type { Database } from '../db/connect.ts';
 import { notFound, signInFirst } from '../http/problem.ts';
-import { entryOf } from '../jobs/chain.ts';
+import type { States } from '../jobs/states.ts';
 
 /** How often a live reading comes, ms. */
 const EVERY = 400;
@@ -18,13 +16,12 @@ const EVERY = 400;
  * The instruments of a shop: list, read, stream. Those that ship are simulated and follow what a demo job hides; a shop of
  * its own has none here, so that no simulated figure can stand in a real record.
  */
-export function instrumentRoutes(db: Database, simulated: boolean): Router {
+export function instrumentRoutes(states: States, simulated: boolean): Router {
   const routes = Router({ mergeParams: true });
   routes.use((request, _response, next) => next(request.session.personId ? undefined : signInFirst()));
 
   const stateOf = async (jobId: string): Promise<JobState> => {
-    const rows = await db.models.Entry.findAll({ where: { jobId }, order: [['seq', 'ASC']] });
-    const state = foldJob(null, rows.map(entryOf));
+    const { state } = await states.of(jobId);
     if (!state) throw notFound('job');
     return state;
   };

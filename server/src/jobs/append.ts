@@ -1,25 +1,28 @@
 import type { Transaction } from 'sequelize';
 import {
-  checkVehicle,
-  foldJob,
+  decidedOf,
   InputError,
   refusalOf,
-  type Entry,
-  type EntryKind,
-  type JobState,
-  type Refusal,
-  type ShopKilograms,
+  SERVER_DEVICE,
   summaryOf,
+  versionOf,
+  type JobState,
+  type RawEntry,
+  type Refusal,
+  type ShopFigures,
 } from '@iron-cradle/core';
-import { checkBody, entryBodies } from '@iron-cradle/core/entries';
 import { inTransaction, type Database } from '../db/connect.ts';
 import type { Job } from '../db/models.ts';
-import { entryOf, GENESIS, hashOf } from './chain.ts';
+import { GENESIS, hashOf, rowOf } from './chain.ts';
+import { idOf, readEntry, refusalOutside, type Wrong } from './read.ts';
+import type { States } from './states.ts';
 
 /** What became of each entry of a request. */
 export interface Appended {
-  accepted: { id: string; seq: number }[];
+  accepted: Pick<RawEntry, 'id' | 'seq' | 'received' | 'decided' | 'hash'>[];
   refused: ({ id: string } & Refusal)[];
+  /** What can't be read or does not stand on this history: the device keeps it. */
+  keptBack: { id: string; errors: Wrong[] }[];
 }
 
 export interface Appending {
@@ -27,52 +30,139 @@ export interface Appending {
   entries: unknown[];
   /** Who is signed in on the device that delivers. */
   personId: string;
-  shop: ShopKilograms;
+  /** The shop's figures, brought into every job that is open. */
+  figures: ShopFigures;
+}
+
+/** A job while entries are added to it in one transaction. */
+class Adding {
+  result: Appended = { accepted: [], refused: [], keptBack: [] };
+  private fresh: RawEntry[] = [];
+
+  constructor(
+    private db: Database,
+    private states: States,
+    private jobId: string,
+    private transaction: Transaction,
+    private job: Job | null,
+    public state: JobState | null,
+  ) {}
+
+  /** Gives an entry its number: judged once, decided once, chained to the one before. */
+  async add(read: RawEntry): Promise<void> {
+    const { db, transaction } = this;
+    this.job ??= await firstRow(db, this.jobId, transaction);
+    const decided = decidedOf(this.state, read);
+    const numbered = { ...read, ...(decided ? { decided } : {}), seq: this.job.lastSeq + 1, received: new Date().toISOString() };
+    const row = rowOf(numbered);
+    const hash = hashOf(this.job.lastHash, row);
+    await db.models.Entry.create({ ...row, hash }, { transaction });
+    this.fresh.push(numbered);
+    this.state = await this.states.fold(this.jobId, this.state, [numbered], transaction, this.fresh);
+    this.job.set({ lastSeq: numbered.seq, lastHash: hash });
+    const { id, seq, received } = numbered;
+    this.result.accepted.push({ id, seq, received, hash, ...(decided ? { decided } : {}) });
+    await this.states.write(this.jobId, { state: this.state, seq, hash }, transaction);
+  }
+
+  /** The server's own entry: the shop's figures are these from now on. */
+  async bringFigures(figures: ShopFigures, by: string): Promise<void> {
+    const { state } = this;
+    if (!state || state.signed || (Object.keys(figures) as (keyof ShopFigures)[]).every((k) => state.shop[k] === figures[k])) return;
+    const n = state.heads.filter((head) => head.device === SERVER_DEVICE).length + 1;
+    await this.add({
+      id: `figures-${this.jobId}-${n}`.slice(0, 60),
+      jobId: this.jobId,
+      version: versionOf('shopFigures'),
+      kind: 'shopFigures',
+      body: { ...figures },
+      by,
+      device: SERVER_DEVICE,
+      n,
+      at: new Date().toISOString(),
+      on: null,
+    });
+    this.result.accepted.pop();
+  }
+
+  /** Keeps the row of the job, where anything was added. */
+  async save(): Promise<void> {
+    if (!this.job || !this.state || this.fresh.length === 0) return;
+    const signed = this.state.signed !== null;
+    this.job.set({ summary: JSON.stringify(summaryOf(this.state)), touched: new Date(), signed });
+    await this.job.save({ transaction: this.transaction });
+  }
+
+  /** The place in the log that was reached. */
+  get held() {
+    return { state: this.state, seq: this.job?.lastSeq ?? 0, hash: this.job?.lastHash ?? '' };
+  }
+}
+
+async function adding<T>(
+  db: Database,
+  states: States,
+  jobId: string,
+  work: (job: Adding, transaction: Transaction) => Promise<T>,
+): Promise<T> {
+  const [result, held] = await inTransaction(db, async (transaction) => {
+    const job = await db.models.Job.findByPk(jobId, { transaction, lock: transaction.LOCK.UPDATE });
+    const { state } = await states.of(jobId, transaction);
+    const one = new Adding(db, states, jobId, transaction, job, state);
+    const done = await work(one, transaction);
+    await one.save();
+    return [done, one.held] as const;
+  });
+  // Only what was committed is at hand for the next.
+  if (held.state) states.keep(jobId, held);
+  return result;
 }
 
 /**
- * Appends entries in order, in one transaction: an entry already there is only confirmed, one that the state forbids is
- * refused with the reason and the others go on, each accepted one is chained to the one before.
+ * Appends entries in order, in one transaction: an entry already there is only confirmed, one that was refused before gets
+ * the same answer, one that can't be read is kept back and the others go on.
  */
-export async function append(db: Database, { jobId, entries, personId, shop }: Appending): Promise<Appended> {
-  return inTransaction(db, async (transaction) => {
-    const { Entry: Rows, Job: Jobs } = db.models;
-    let job = await Jobs.findByPk(jobId, { transaction, lock: transaction.LOCK.UPDATE });
-    const rows = job ? await Rows.findAll({ where: { jobId }, order: [['seq', 'ASC']], transaction }) : [];
-    let state = foldJob(null, rows.map(entryOf), { shop });
-    const known = new Map(rows.map((row) => [row.id, row.seq]));
-    const result: Appended = { accepted: [], refused: [] };
+export const append = (db: Database, states: States, { jobId, entries, personId, figures }: Appending): Promise<Appended> =>
+  adding(db, states, jobId, async (job, transaction) => {
+    const { Entry, Refusal: Refusals } = db.models;
     for (const raw of entries) {
       const id = idOf(raw);
-      if (known.has(id)) {
-        result.accepted.push({ id, seq: known.get(id)! });
+      const there = await Entry.findByPk(id, { transaction });
+      if (there) {
+        const { seq, received, hash, decided } = there;
+        job.result.accepted.push({ id, seq, received, hash, ...(decided ? { decided: JSON.parse(decided) as never } : {}) });
         continue;
       }
-      const read = await readEntry(db, raw, jobId, personId, transaction);
-      const refusal = 'text' in read ? read : refusalOf(state, read, shop);
-      if (refusal) {
-        result.refused.push({ id, ...refusal });
+      const before = await Refusals.findByPk(id, { transaction });
+      if (before) {
+        job.result.refused.push({ id, ...(JSON.parse(before.refusal) as Refusal) });
         continue;
       }
-      const entry = read as Entry;
-      job ??= await firstRow(db, jobId, transaction);
-      const seq = job.lastSeq + 1;
-      const said = { id, jobId, seq, at: entry.at, by: entry.by, kind: entry.kind, body: JSON.stringify(entry.body) };
-      const hash = hashOf(job.lastHash, said);
-      await Rows.create({ ...said, hash }, { transaction });
-      state = foldJob(state, [{ ...entry, seq }], { shop });
-      job.set({ lastSeq: seq, lastHash: hash });
-      known.set(id, seq);
-      result.accepted.push({ id, seq });
+      try {
+        const read = readEntry(raw, jobId, job.state);
+        const goesWith = read.kind === 'takeBack' ? await Refusals.findByPk((read.body as { entry: string }).entry, { transaction }) : null;
+        const refusal = goesWith
+          ? ({ text: 'what it takes back was refused', todo: 'go on', owed: [] } satisfies Refusal)
+          : ((await refusalOutside(db, read, personId, transaction)) ?? refusalOf(job.state, read));
+        if (refusal) {
+          await Refusals.create({ id, jobId, refusal: JSON.stringify(refusal) }, { transaction });
+          job.result.refused.push({ id, ...refusal });
+        } else await job.add(read);
+      } catch (error) {
+        if (!(error instanceof InputError)) throw error;
+        const { field, found, expected } = error;
+        job.result.keptBack.push({ id, errors: [{ field, found, expected }] });
+      }
     }
-    if (job && state && result.accepted.length > 0) await save(job, state, transaction);
-    return result;
+    await job.bringFigures(figures, personId);
+    return job.result;
   });
-}
 
-async function save(job: Job, state: JobState, transaction: Transaction): Promise<void> {
-  job.set({ summary: JSON.stringify(summaryOf(state)), touched: new Date() });
-  await job.save({ transaction });
+/** Brings the shop's figures into every job that is open. */
+export async function bringFigures(db: Database, states: States, figures: ShopFigures, by: string): Promise<string[]> {
+  const open = await db.models.Job.findAll({ where: { signed: false }, attributes: ['id'] });
+  for (const { id } of open) await adding(db, states, id, (job) => job.bringFigures(figures, by));
+  return open.map(({ id }) => id);
 }
 
 async function firstRow(db: Database, jobId: string, transaction: Transaction): Promise<Job> {
@@ -81,47 +171,4 @@ async function firstRow(db: Database, jobId: string, transaction: Transaction): 
     { id: jobId, number, lastSeq: 0, lastHash: GENESIS, summary: '{}', touched: new Date() },
     { transaction },
   );
-}
-
-const idOf = (raw: unknown): string => {
-  const id = (raw as { id?: unknown } | null)?.id;
-  if (typeof id !== 'string' || !/^[\w-]{8,60}$/.test(id))
-    throw new InputError('entries.id', String(id), 'an id of 8 to 60 letters, digits and dashes');
-  return id;
-};
-
-const refuse = (text: string, todo: string): Refusal => ({ text, todo, owed: [] });
-
-/** Checks the outside of an entry and its body; what is wrong with it is said, not thrown, so that the others go on. */
-async function readEntry(
-  db: Database,
-  raw: unknown,
-  jobId: string,
-  personId: string,
-  transaction: Transaction,
-): Promise<Entry | Refusal> {
-  const { id, kind, at, by, body } = raw as Record<string, unknown>;
-  if (typeof kind !== 'string' || !(kind in entryBodies))
-    return refuse(`“${String(kind)}” is no kind of entry this server knows`, 'update the application on this device');
-  if (typeof at !== 'string' || Number.isNaN(Date.parse(at)))
-    return refuse('the time of the entry cannot be read', 'check the clock of this device');
-  if (typeof by !== 'string' || !(await db.models.Person.findByPk(by, { transaction })))
-    return refuse('nobody of that name works here', 'sign in again');
-  let checked: object;
-  try {
-    checked = checkBody(kind as EntryKind, body);
-    if (kind === 'opened') checkVehicle((checked as { vehicle: Parameters<typeof checkVehicle>[0] }).vehicle);
-  } catch (error) {
-    if (error instanceof InputError) return refuse(error.message, 'enter it again as expected');
-    return refuse('the vehicle file of this job cannot be read', 'choose the vehicle again');
-  }
-  if ((kind === 'signed' || kind === 'exception') && by !== personId)
-    return refuse('somebody else is signed in on this device', `sign in as the one who did it, then deliver`);
-  if (kind === 'exception') {
-    const { gate, item, lead, approval } = checked as { gate: number; item: string; lead: string; approval: string };
-    const given = await db.models.Approval.findByPk(approval, { transaction });
-    if (!given || given.jobId !== jobId || given.lead !== lead || given.gate !== gate || given.item !== item)
-      return refuse('the lead has not allowed this exception', 'let the lead type their PIN on this device');
-  }
-  return { id, jobId, kind, at, by, body: checked } as Entry;
 }

@@ -1,26 +1,36 @@
 import { createHash } from 'node:crypto';
-import type { Entry } from '@iron-cradle/core';
+import type { Decided, RawEntry } from '@iron-cradle/core';
 
 /** The hash before the first entry of a job. */
 export const GENESIS = '0'.repeat(64);
 
-/** An entry as it is hashed: the fields in this order, the body as stored. */
+/** An entry as it is stored and hashed: what is JSON stands as its text. */
 export interface Chained {
   id: string;
   jobId: string;
   seq: number;
-  at: string;
-  by: string;
+  version: number;
   kind: string;
   /** JSON text */
   body: string;
+  by: string;
+  device: string;
+  n: number;
+  at: string;
+  onId: string | null;
+  /** JSON text */
+  said: string | null;
+  /** JSON text */
+  decided: string | null;
+  received: string;
   hash: string;
 }
 
-/** SHA-256 over the hash before and all that the entry says. */
-export function hashOf(previous: string, entry: Omit<Chained, 'hash'>): string {
-  const said = JSON.stringify([previous, entry.id, entry.jobId, entry.seq, entry.at, entry.by, entry.kind, entry.body]);
-  return createHash('sha256').update(said).digest('hex');
+/** SHA-256 over the hash before and all that the entry says; only its number and the time it was received are left out. */
+export function hashOf(previous: string, entry: Omit<Chained, 'hash' | 'seq' | 'received'>): string {
+  const { id, jobId, version, kind, body, by, device, n, at, onId, said, decided } = entry;
+  const text = JSON.stringify([previous, id, jobId, version, kind, body, by, device, n, at, onId, said, decided]);
+  return createHash('sha256').update(text).digest('hex');
 }
 
 /** Walks a chain. `brokenAt` is the first entry that does not follow from the one before. */
@@ -36,13 +46,48 @@ export function verifyChain(rows: readonly Chained[]): { length: number; last: s
   return { length: rows.length, last: previous, brokenAt: null };
 }
 
-export const entryOf = (row: Omit<Chained, 'hash'>): Entry =>
-  ({
+/** A numbered entry, as clients and files have it. */
+export type Numbered = RawEntry & { seq: number; received: string; hash: string };
+
+const parsed = <T>(text: string | null): T | undefined => (text === null ? undefined : (JSON.parse(text) as T));
+
+/** A row as an entry. */
+export function entryOf(row: Chained): Numbered {
+  const said = parsed<{ by: string; at: string }>(row.said);
+  const decided = parsed<Decided>(row.decided);
+  return {
     id: row.id,
     jobId: row.jobId,
-    seq: row.seq,
-    at: row.at,
-    by: row.by,
+    version: row.version,
     kind: row.kind,
     body: JSON.parse(row.body) as unknown,
-  }) as Entry;
+    by: row.by,
+    device: row.device,
+    n: row.n,
+    at: row.at,
+    on: row.onId,
+    ...(said ? { said } : {}),
+    ...(decided ? { decided } : {}),
+    seq: row.seq,
+    received: row.received,
+    hash: row.hash,
+  };
+}
+
+/** An entry as a row; what is JSON becomes its text. */
+export const rowOf = (entry: RawEntry & { seq: number; received: string }): Omit<Chained, 'hash'> => ({
+  id: entry.id,
+  jobId: entry.jobId,
+  seq: entry.seq,
+  version: entry.version,
+  kind: entry.kind,
+  body: JSON.stringify(entry.body),
+  by: entry.by,
+  device: entry.device,
+  n: entry.n,
+  at: entry.at,
+  onId: entry.on,
+  said: entry.said ? JSON.stringify(entry.said) : null,
+  decided: entry.decided ? JSON.stringify(entry.decided) : null,
+  received: entry.received,
+});

@@ -1,11 +1,10 @@
 import { IsArray, IsDefined, IsIn, IsObject, IsOptional } from 'class-validator';
-import { foldJob, InputError, summaryOf, type EntryKind, type JobFile, type JobState } from '@iron-cradle/core';
-import { checkBody } from '@iron-cradle/core/entries';
+import { checkBody, foldJob, InputError, summaryOf, type JobFile, type JobState } from '@iron-cradle/core';
 import { inTransaction, type Database } from '../db/connect.ts';
 import { bodyOf } from '../http/body.ts';
 import { notFound, Problem } from '../http/problem.ts';
 import { readShop } from '../shop/shop.ts';
-import { entryOf, verifyChain, type Chained } from './chain.ts';
+import { entryOf, rowOf, verifyChain, type Chained, type Numbered } from './chain.ts';
 import { pictureType } from './photos.ts';
 
 class JobFileBody {
@@ -37,7 +36,7 @@ export async function exportJob(db: Database, jobId: string, withPhotos = false)
     shop: { name: (await readShop(db)).name },
     people: Object.fromEntries(people.filter((p) => there.has(p.id)).map((p) => [p.id, p.name])),
     chain: { length: rows.length, last: job.lastHash },
-    entries: rows.map((row) => ({ ...entryOf(row), seq: row.seq, hash: row.hash })),
+    entries: rows.map(entryOf),
     ...(withPhotos ? { photos: Object.fromEntries(photos.map((p) => [p.id, p.bytes.toString('base64')])) } : {}),
   };
 }
@@ -51,19 +50,12 @@ export async function exportJob(db: Database, jobId: string, withPhotos = false)
 export async function importJob(db: Database, raw: unknown): Promise<{ id: string; number: number }> {
   const file = bodyOf(JobFileBody, raw);
   const id = text(file.job.id, 'job.id');
-  const rows: Chained[] = file.entries.map((entry, i) => ({
-    id: text(entry.id, `entries[${i}].id`),
-    jobId: id,
-    seq: entry.seq,
-    at: text(entry.at, `entries[${i}].at`),
-    by: text(entry.by, `entries[${i}].by`),
-    kind: text(entry.kind, `entries[${i}].kind`),
-    body: JSON.stringify(checkBody(entry.kind as EntryKind, entry.body)),
-    hash: text(entry.hash, `entries[${i}].hash`),
-  }));
+  // The chain is walked over the text as it came, before anything is checked or carried to a newer version.
+  const rows = file.entries.map((entry, i) => rowFrom(entry, id, i));
   const chain = verifyChain(rows);
   if (chain.brokenAt !== null)
     throw new InputError(`entries[${chain.brokenAt - 1}]`, 'an entry that was changed', 'a log whose chain holds');
+  for (const { kind, body } of file.entries) checkBody(kind, body);
   const state = foldJob(null, rows.map(entryOf));
   if (!state) throw new InputError('entries', 'no opened job', 'a log that opens a job');
   const photos = await photosOf(file, state);
@@ -88,6 +80,7 @@ export async function importJob(db: Database, raw: unknown): Promise<{ id: strin
         number,
         lastSeq: rows.length,
         lastHash: chain.last,
+        signed: state.signed !== null,
         summary: JSON.stringify(summaryOf(state)),
         touched: new Date(),
       },
@@ -102,7 +95,7 @@ export async function importJob(db: Database, raw: unknown): Promise<{ id: strin
 
 /** The pictures of a file that its log names, each told by its content. @throws InputError for what is no picture */
 async function photosOf(file: JobFileBody, state: JobState): Promise<{ id: string; type: string; bytes: Buffer }[]> {
-  const named = new Set(state.kept.flatMap((e) => (e.kind === 'photo' ? [e.body.file] : [])));
+  const named = new Set(state.photos.map((photo) => photo.file));
   return Promise.all(
     Object.entries(file.photos ?? {})
       .filter(([id]) => named.has(id))
@@ -112,6 +105,15 @@ async function photosOf(file: JobFileBody, state: JobState): Promise<{ id: strin
         return { id, type: await pictureType(bytes, field), bytes };
       }),
   );
+}
+
+/** An entry of a file as a row. @throws InputError for a field that can't be one */
+function rowFrom(entry: Numbered, jobId: string, i: number): Chained {
+  for (const field of ['id', 'at', 'by', 'kind', 'hash', 'device', 'received'] as const) text(entry[field], `entries[${i}].${field}`);
+  for (const field of ['seq', 'n', 'version'] as const)
+    if (!Number.isInteger(entry[field])) throw new InputError(`entries[${i}].${field}`, String(entry[field]), 'a whole number');
+  if (entry.on !== null) text(entry.on, `entries[${i}].on`);
+  return { ...rowOf({ ...entry, jobId }), hash: entry.hash };
 }
 
 function text(value: unknown, field: string): string {

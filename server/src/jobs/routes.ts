@@ -1,13 +1,14 @@
 import express, { Router } from 'express';
 import { Op } from 'sequelize';
 import { IsArray, ArrayMaxSize, ArrayMinSize } from 'class-validator';
-import { InputError } from '@iron-cradle/core';
+import { InputError, SERVER_NUMBERS } from '@iron-cradle/core';
 import { inTransaction, type Database } from '../db/connect.ts';
 import { bodyOf } from '../http/body.ts';
 import { notFound, signInFirst } from '../http/problem.ts';
-import { readShop } from '../shop/shop.ts';
+import { figuresOf, readShop } from '../shop/shop.ts';
 import { append } from './append.ts';
 import { entryOf, verifyChain } from './chain.ts';
+import type { States } from './states.ts';
 import { streamEntries, type Bell } from './events.ts';
 import { photoRoutes } from './photos.ts';
 import { exportJob, importJob } from './file.ts';
@@ -16,11 +17,11 @@ class EntriesBody {
   @IsArray() @ArrayMinSize(1) @ArrayMaxSize(500) entries!: unknown[];
 }
 
-/** Jobs: the rows for the bays, and the log of each. */
 /** Where a job file comes in, under the API. */
 export const IMPORT = '/jobs/import';
 
-export function jobRoutes(db: Database, bell: Bell): Router {
+/** Jobs: the rows for the bays, and the log of each. */
+export function jobRoutes(db: Database, bell: Bell, states: States): Router {
   const routes = Router();
   routes.use((request, _response, next) => next(request.session.personId ? undefined : signInFirst()));
 
@@ -35,11 +36,11 @@ export function jobRoutes(db: Database, bell: Bell): Router {
 
   routes.post('/:id/entries', async (request, response) => {
     const { entries } = bodyOf(EntriesBody, request.body);
-    const result = await append(db, {
+    const result = await append(db, states, {
       jobId: request.params.id,
       entries,
       personId: request.session.personId!,
-      shop: await readShop(db),
+      figures: figuresOf(await readShop(db)),
     });
     bell.ring(request.params.id);
     response.json(result);
@@ -84,6 +85,21 @@ export function jobRoutes(db: Database, bell: Bell): Router {
       return (await TagBlock.create({ jobId, device, block: taken }, { transaction })).block;
     });
     response.json({ block });
+  });
+  /** A number for what no file lists, the same for the same thing however often it is asked. */
+  routes.put('/:id/numbers/:for', async (request, response) => {
+    const { id: jobId, for: givenFor } = request.params;
+    if (!/^[\w-]{2,60}$/.test(givenFor)) throw new InputError('for', givenFor, 'the id of an entry');
+    if (!(await db.models.Job.findByPk(jobId))) throw notFound('job');
+    const number = await inTransaction(db, async (transaction) => {
+      const { TagNumber } = db.models;
+      const mine = await TagNumber.findOne({ where: { jobId, givenFor }, transaction });
+      if (mine) return mine.number;
+      const next = SERVER_NUMBERS.from + (await TagNumber.count({ where: { jobId }, transaction }));
+      if (next > SERVER_NUMBERS.to) return null;
+      return (await TagNumber.create({ jobId, number: next, givenFor }, { transaction })).number;
+    });
+    response.json({ number });
   });
   return routes;
 }

@@ -7,7 +7,10 @@ import type { Database } from '../db/connect.ts';
 import { bodyOf } from '../http/body.ts';
 import { Problem, signInFirst } from '../http/problem.ts';
 import { hashPin } from '../people/signIn.ts';
-import { readShop, Shop, writeShop } from './shop.ts';
+import { bringFigures } from '../jobs/append.ts';
+import type { Bell } from '../jobs/events.ts';
+import type { States } from '../jobs/states.ts';
+import { figuresOf, readShop, Shop, writeShop } from './shop.ts';
 
 class PersonBody {
   @IsString() @Length(1, 40) name!: string;
@@ -16,7 +19,10 @@ class PersonBody {
 }
 
 /** The shop's own figures and people; changed by the lead, or by the first person in an empty shop. */
-export function shopRoutes(db: Database, demoPins: Record<string, string> | null): Router {
+export function shopRoutes(
+  db: Database,
+  { demoPins, states, bell }: { demoPins: Record<string, string> | null; states: States; bell: Bell },
+): Router {
   const routes = Router();
   const nobodyYet = async () => (await db.models.Person.count({ where: { pinHash: { [Op.ne]: null } } })) === 0;
 
@@ -36,6 +42,7 @@ export function shopRoutes(db: Database, demoPins: Record<string, string> | null
     const shop = bodyOf(Shop, request.body);
     if (shop.two < shop.alone) throw new InputError('two', String(shop.two), `at least the ${shop.alone} kg of one`);
     await writeShop(db, { ...shop });
+    for (const id of await bringFigures(db, states, figuresOf(shop), request.session.personId ?? '')) bell.ring(id);
     response.json(await readShop(db));
   });
 

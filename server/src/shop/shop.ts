@@ -13,7 +13,7 @@ import {
   Min,
   ValidateNested,
 } from 'class-validator';
-import { HELPER_MINUTES, startingKilograms } from '@iron-cradle/core';
+import { startingFigures, type ShopFigures } from '@iron-cradle/core';
 import type { Database } from '../db/connect.ts';
 
 export class Bay {
@@ -63,8 +63,9 @@ export class Shop {
 
 const start: Shop = {
   name: 'The shop',
-  ...startingKilograms,
-  helper: HELPER_MINUTES,
+  alone: startingFigures.alone,
+  two: startingFigures.two,
+  helper: startingFigures.helperMinutes,
   prices: { currency: '', hour: null, disposal: null },
   kit: {
     transferPump: 7,
@@ -89,3 +90,11 @@ export async function readShop(db: Database): Promise<Shop> {
 export async function writeShop(db: Database, shop: Shop): Promise<void> {
   await db.models.Setting.upsert({ name: 'shop', value: JSON.stringify(shop) });
 }
+
+/** What of the shop's rules a judgement in a job needs: it stands in the log. */
+export const figuresOf = ({ alone, two, helper }: Shop): ShopFigures => ({
+  ...startingFigures,
+  alone,
+  two,
+  helperMinutes: helper,
+});

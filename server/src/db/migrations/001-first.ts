@@ -1,59 +1,80 @@
 import { DataTypes, type QueryInterface } from 'sequelize';
 
 const text = DataTypes.TEXT('long');
-const key = (length: number) => DataTypes.STRING(length);
+const word = (length: number) => ({ type: DataTypes.STRING(length), allowNull: false });
+const key = () => ({ type: DataTypes.STRING(60), primaryKey: true });
+const number = () => ({ type: DataTypes.INTEGER, allowNull: false });
+const moment = () => ({ type: DataTypes.DATE(3), allowNull: false });
 
+/** Every table there is. */
 export async function up(q: QueryInterface): Promise<void> {
-  await q.createTable('settings', {
-    name: { type: key(60), primaryKey: true },
-    value: { type: text, allowNull: false },
-  });
+  await q.createTable('settings', { name: key(), value: { type: text, allowNull: false } });
   await q.createTable('people', {
-    id: { type: key(60), primaryKey: true },
-    name: { type: key(80), allowNull: false },
-    role: { type: key(20), allowNull: false },
-    pin_hash: { type: key(200), allowNull: true },
-    failed: { type: DataTypes.INTEGER, allowNull: false, defaultValue: 0 },
+    id: key(),
+    name: word(80),
+    role: word(20),
+    pin_hash: { type: DataTypes.STRING(200), allowNull: true },
+    // Lengths are read in each person's own units.
+    units: { ...word(10), defaultValue: 'metric' },
+    failed: { ...number(), defaultValue: 0 },
     locked_until: { type: DataTypes.DATE(3), allowNull: true },
   });
-  await q.createTable('vehicles', {
-    id: { type: key(60), primaryKey: true },
-    name: { type: key(80), allowNull: false },
-    mounting: { type: key(20), allowNull: false },
+  await q.createTable('vehicles', { id: key(), name: word(80), mounting: word(20), document: { type: text, allowNull: false } });
+  await q.createTable('vehicle_versions', {
+    vehicle_id: key(),
+    version: { type: DataTypes.INTEGER, primaryKey: true },
+    at: moment(),
+    by: word(60),
     document: { type: text, allowNull: false },
   });
   await q.createTable('jobs', {
-    id: { type: key(60), primaryKey: true },
-    number: { type: DataTypes.INTEGER, allowNull: false, unique: true },
-    last_seq: { type: DataTypes.INTEGER, allowNull: false },
-    last_hash: { type: key(64), allowNull: false },
+    id: key(),
+    number: { ...number(), unique: true },
+    last_seq: number(),
+    last_hash: word(64),
+    signed: { type: DataTypes.BOOLEAN, allowNull: false, defaultValue: false },
     summary: { type: text, allowNull: false },
-    touched: { type: DataTypes.DATE(3), allowNull: false },
+    touched: moment(),
   });
+  const ofJob = () => ({ ...word(60), references: { model: 'jobs', key: 'id' } });
   await q.createTable('entries', {
-    id: { type: key(60), primaryKey: true },
-    job_id: { type: key(60), allowNull: false, references: { model: 'jobs', key: 'id' } },
-    seq: { type: DataTypes.INTEGER, allowNull: false },
-    at: { type: key(40), allowNull: false },
-    by: { type: key(60), allowNull: false },
-    kind: { type: key(30), allowNull: false },
+    id: key(),
+    job_id: ofJob(),
+    seq: number(),
+    version: number(),
+    kind: word(30),
     // As hashed, to the letter.
     body: { type: text, allowNull: false },
-    hash: { type: key(64), allowNull: false },
+    by: word(60),
+    device: word(60),
+    n: number(),
+    at: word(40),
+    on_id: { type: DataTypes.STRING(60), allowNull: true },
+    said: { type: DataTypes.STRING(200), allowNull: true },
+    decided: { type: text, allowNull: true },
+    received: word(40),
+    hash: word(64),
   });
   await q.addIndex('entries', ['job_id', 'seq'], { unique: true });
-  await q.createTable('tag_blocks', {
-    job_id: { type: key(60), primaryKey: true },
-    device: { type: key(60), primaryKey: true },
-    block: { type: DataTypes.INTEGER, allowNull: false },
+  // What was refused keeps its answer: the same id always gets the same.
+  await q.createTable('refusals', { id: key(), job_id: word(60), refusal: { type: text, allowNull: false } });
+  // The state of a job as it was folded by one build: thrown away by another.
+  await q.createTable('job_states', {
+    job_id: key(),
+    seq: number(),
+    hash: word(64),
+    build: word(64),
+    state: { type: text, allowNull: false },
   });
+  await q.createTable('tag_blocks', { job_id: key(), device: key(), block: number() });
   await q.addIndex('tag_blocks', ['job_id', 'block'], { unique: true });
-  await q.createTable('approvals', {
-    id: { type: key(60), primaryKey: true },
-    job_id: { type: key(60), allowNull: false },
-    lead: { type: key(60), allowNull: false },
-    gate: { type: DataTypes.INTEGER, allowNull: false },
-    item: { type: key(40), allowNull: false },
-    given: { type: DataTypes.DATE(3), allowNull: false },
+  // Numbers the server gave out for what no file lists.
+  await q.createTable('tag_numbers', { job_id: key(), number: { type: DataTypes.INTEGER, primaryKey: true }, given_for: word(60) });
+  await q.createTable('photos', {
+    id: key(),
+    job_id: ofJob(),
+    type: word(40),
+    bytes: { type: DataTypes.BLOB('long'), allowNull: false },
   });
+  await q.createTable('approvals', { id: key(), job_id: word(60), lead: word(60), gate: number(), item: word(40), given: moment() });
 }

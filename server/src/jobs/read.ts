@@ -1,0 +1,84 @@
+import type { Transaction } from 'sequelize';
+import { checkBody, InputError, isKind, refused, versionOf, type JobState, type RawEntry, type Refusal } from '@iron-cradle/core';
+import type { Database } from '../db/connect.ts';
+
+/** One thing that is wrong with an entry. */
+export interface Wrong {
+  field: string;
+  found: string;
+  expected: string;
+}
+
+/** The id of an entry. @throws InputError for what is none */
+export function idOf(raw: unknown): string {
+  const id = (raw as { id?: unknown } | null)?.id;
+  if (typeof id !== 'string' || !/^[\w-]{2,60}$/.test(id))
+    throw new InputError('entries.id', String(id), 'an id of 2 to 60 letters, digits and dashes');
+  return id;
+}
+
+const needs = (ok: boolean, field: string, found: unknown, expected: string): void => {
+  if (!ok) throw new InputError(field, String(found).slice(0, 60), expected);
+};
+const isWord = (value: unknown): value is string => typeof value === 'string' && /^[\w-]{1,60}$/.test(value);
+
+/**
+ * Reads the outside of an entry and its body.
+ *
+ * @param state the job as it stands, to know its device’s count and what it may stand on
+ * @throws InputError naming the first field that is wrong
+ */
+export function readEntry(raw: unknown, jobId: string, state: JobState | null): RawEntry {
+  const { kind, version, at, by, device, n, on, body, said } = raw as Record<string, unknown>;
+  needs(typeof kind === 'string' && isKind(kind), 'kind', kind, 'a kind of entry this server knows: update the application');
+  needs(version === versionOf(kind as string), 'version', version, `version ${versionOf(kind as string)} of this kind`);
+  needs(typeof at === 'string' && !Number.isNaN(Date.parse(at)), 'at', at, 'a time: check the clock of this device');
+  needs(isWord(by), 'by', by, 'somebody who works here');
+  needs(isWord(device) && device !== 'server', 'device', device, 'the id of a device');
+  const before = state?.heads.findLast((head) => head.device === device)?.n ?? 0;
+  needs(Number.isInteger(n) && (n as number) > before, 'n', n, `a count above ${before}`);
+  needs(on === null || isWord(on), 'on', on, 'the newest entry of the server this device held');
+  const held = on === null || state?.heads.some((head) => head.id === on && head.seq !== null);
+  needs(Boolean(held), 'on', on, 'an entry this server holds: its history may have been put back');
+  if (said !== undefined) {
+    const { by: first, at: when } = (said ?? {}) as Record<string, unknown>;
+    needs(isWord(first) && typeof when === 'string' && !Number.isNaN(Date.parse(when)), 'said', first, 'who said it first, and when');
+  }
+  return {
+    id: idOf(raw),
+    jobId,
+    version: version as number,
+    kind: kind as string,
+    body: checkBody(kind as string, body),
+    by: by as string,
+    device: device as string,
+    n: n as number,
+    at: at as string,
+    on: on as string | null,
+    ...(said === undefined ? {} : { said: said as { by: string; at: string } }),
+  };
+}
+
+/** Kinds that only the one who did it may deliver. */
+const own = ['signed', 'exception', 'countersigned', 'reopened'];
+
+/** What stands against an entry outside its job: who delivers it, what the lead allowed. */
+export async function refusalOutside(
+  db: Database,
+  entry: RawEntry,
+  personId: string,
+  transaction: Transaction,
+): Promise<Refusal | null> {
+  const person = await db.models.Person.findByPk(entry.by, { transaction });
+  if (!person) return refused('nobody of that name works here', 'sign in again');
+  if (own.includes(entry.kind) && entry.by !== personId)
+    return refused('somebody else is signed in on this device', 'sign in as the one who did it, then deliver');
+  const late = entry.kind === 'settled' && (entry.body as { key: string }).key === 'late';
+  if ((entry.kind === 'reopened' || late) && person.role !== 'lead')
+    return refused('only the lead opens a signed job again or lets what came late stand', 'ask the lead');
+  if (entry.kind !== 'exception') return null;
+  const { gate, item, lead, approval } = entry.body as { gate: number; item: string; lead: string; approval: string };
+  const given = await db.models.Approval.findByPk(approval, { transaction });
+  const fits = given && given.jobId === entry.jobId && given.lead === lead && given.gate === gate && given.item === item;
+  return fits ? null : refused('the lead has not allowed this exception', 'let the lead type their PIN on this device');
+}

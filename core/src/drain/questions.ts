@@ -4,7 +4,7 @@ import { askChoice, askNumber } from '../questions/index.ts';
 export const CAP_OPENS = askChoice('cap opens', 'filler cap', ['yes', 'no']);
 
 /** The drain plug: does fuel come, is it silent, is there none? */
-export const DRAIN_PLUG = askChoice('drain plug', 'drain plug', ['runs', 'silent', 'none']);
+export const DRAIN_PLUG = askChoice('drain plug', 'drain plug', ['there', 'silent', 'none']);
 
 /** Is a second tank aboard, with room? */
 export const SECOND_TANK = askChoice('second tank', 'second tank', ['yes', 'no']);

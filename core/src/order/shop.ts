@@ -22,3 +22,15 @@ export const startingFigures: ShopFigures = { alone: 25, two: 40, helperMinutes:
 
 /** On what the starting figures stand. */
 export const startingBasis = commonPractice;
+
+/**
+ * What of a shop's own rules a judgement in a job needs, as it stands in the log.
+ *
+ * @example figuresOf({ alone: 15, two: 30, helper: 5 }).helperMinutes // 5
+ */
+export const figuresOf = ({ alone, two, helper }: { alone: number; two: number; helper: number }): ShopFigures => ({
+  ...startingFigures,
+  alone,
+  two,
+  helperMinutes: helper,
+});

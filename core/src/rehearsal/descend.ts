@@ -1,5 +1,5 @@
 import type { Margins } from '../hang/index.ts';
-import { foldJob, logWriter, type Bodies, type EntryKind, type JobState } from '../job/index.ts';
+import { foldJob, logWriter, type Bodies, type Entry, type EntryKind, type JobState } from '../job/index.ts';
 import { startingFigures } from '../order/index.ts';
 import { dropAt } from '../pose/index.ts';
 import { nextStop } from '../stops/index.ts';
@@ -19,6 +19,8 @@ export interface Descent {
   /** What held at the end. */
   heldBy: string | null;
   state: JobState;
+  /** Everything that was entered. */
+  log: Entry[];
 }
 
 export interface RehearsalOptions {
@@ -44,10 +46,11 @@ export function descend(
   const { margins, hands = realHands } = options;
   const write = logWriter('rehearsal');
   const shop = { ...startingFigures, ...margins };
-  let state = folded(null, [write('opened', { name: 'Rehearsal', complaint: 'pump', vehicle, shop })]);
+  const entries: Entry[] = [write('opened', { name: 'Rehearsal', complaint: 'pump', vehicle, shop })];
+  let state = folded(null, entries);
   const log = <K extends EntryKind>(kind: K, body: Bodies[K]) =>
-    void (state = folded(state, [write(kind, body)]));
-  const result: Descent = { end: 'held', stops: 0, creeps: 0, answers: 0, pulled: [], struck: [], heldBy: null, state };
+    void (state = folded(state, [entries[entries.push(write(kind, body) as Entry) - 1] as Entry]));
+  const result: Descent = { end: 'held', stops: 0, creeps: 0, answers: 0, pulled: [], struck: [], heldBy: null, state, log: entries };
   let at = { f: 0, r: 0 };
   for (let i = 0; i < MOST_STOPS; i++) {
     const stop = nextStop(state);

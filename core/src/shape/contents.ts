@@ -2,7 +2,7 @@ import { InputError } from '../errors/index.ts';
 import { below, type Mesh } from './mesh.ts';
 import { solidOf } from './solid.ts';
 import { tableLevel, tableShare } from './table.ts';
-import { level as flat, upOf, type Point3, type TankShape, type Tilt } from './types.ts';
+import { noTilt as flat, upOf, type Point3, type TankShape, type Tilt } from './types.ts';
 
 /** mm³ in a litre. */
 export const LITRE = 1e6;

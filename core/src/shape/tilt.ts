@@ -2,7 +2,7 @@ import { InputError } from '../errors/index.ts';
 import { LITRE, surfaceAt } from './contents.ts';
 import { solidOf } from './solid.ts';
 import { cellAt, trappedVolume } from './trapped.ts';
-import { level as flat, upOf, type Point3, type TankShape, type Tilt } from './types.ts';
+import { noTilt as flat, upOf, type Point3, type TankShape, type Tilt } from './types.ts';
 
 export interface BestTilt {
   tilt: Tilt;

@@ -2,7 +2,7 @@ import { InputError } from '../errors/index.ts';
 import { LITRE } from './contents.ts';
 import { below, volumeBelow } from './mesh.ts';
 import { solidOf, type Solid } from './solid.ts';
-import { level as flat, upOf, type Point3, type TankShape, type Tilt } from './types.ts';
+import { noTilt as flat, upOf, type Point3, type TankShape, type Tilt } from './types.ts';
 
 export interface Pocket {
   litres: number;

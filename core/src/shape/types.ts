@@ -50,7 +50,7 @@ export interface Tilt {
   y: number;
 }
 
-export const level: Tilt = { x: 0, y: 0 };
+export const noTilt: Tilt = { x: 0, y: 0 };
 
 /** Upright as seen from a tilted tank, a unit vector. */
 export function upOf(tilt: Tilt): Point3 {

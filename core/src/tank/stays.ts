@@ -2,7 +2,7 @@ import { computed, type Basis } from '../basis/index.ts';
 import { InputError } from '../errors/index.ts';
 import { estimate, rangeInWords, roundTo, type Estimate } from '../estimate/index.ts';
 import {
-  level,
+  noTilt,
   shapeLitres,
   trappedFuel,
   type BestTilt,
@@ -81,7 +81,7 @@ export interface Stays {
  *
  * @example staysAboard(minibus, exactly(40)).pockets[0]!.where // 'behind the hump'
  */
-export function staysAboard(file: VehicleFile, aboard: Estimate, tilt: Tilt = level): Stays {
+export function staysAboard(file: VehicleFile, aboard: Estimate, tilt: Tilt = noTilt): Stays {
   const { shape } = file.tank;
   const full = estimateOf(file, file.tank.litres);
   if (shape.kind === 'table') {

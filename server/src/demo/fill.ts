@@ -1,8 +1,9 @@
+import { figuresOf } from '@iron-cradle/core';
 import type { Database } from '../db/connect.ts';
 import { append } from '../jobs/append.ts';
 import { States } from '../jobs/states.ts';
 import { hashPin } from '../people/signIn.ts';
-import { figuresOf, readShop, writeShop } from '../shop/shop.ts';
+import { readShop, writeShop } from '../shop/shop.ts';
 import { demoJobs } from './jobs.ts';
 import { demoPeople } from './people.ts';
 import { demoVehicles } from './vehicles.ts';

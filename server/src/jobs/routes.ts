@@ -1,11 +1,11 @@
 import express, { Router } from 'express';
 import { Op } from 'sequelize';
 import { IsArray, ArrayMaxSize, ArrayMinSize } from 'class-validator';
-import { InputError, SERVER_NUMBERS } from '@iron-cradle/core';
+import { figuresOf, InputError, SERVER_NUMBERS } from '@iron-cradle/core';
 import { inTransaction, type Database } from '../db/connect.ts';
 import { bodyOf } from '../http/body.ts';
 import { notFound, signInFirst } from '../http/problem.ts';
-import { figuresOf, readShop } from '../shop/shop.ts';
+import { readShop } from '../shop/shop.ts';
 import { append } from './append.ts';
 import { entryOf, verifyChain } from './chain.ts';
 import type { States } from './states.ts';

@@ -2,7 +2,7 @@ import { Router, type Request } from 'express';
 import { IsIn, IsString, Length, Matches } from 'class-validator';
 import { randomUUID } from 'node:crypto';
 import { Op } from 'sequelize';
-import { InputError } from '@iron-cradle/core';
+import { figuresOf, InputError } from '@iron-cradle/core';
 import type { Database } from '../db/connect.ts';
 import { bodyOf } from '../http/body.ts';
 import { Problem, signInFirst } from '../http/problem.ts';
@@ -10,7 +10,7 @@ import { hashPin } from '../people/signIn.ts';
 import { bringFigures } from '../jobs/append.ts';
 import type { Bell } from '../jobs/events.ts';
 import type { States } from '../jobs/states.ts';
-import { figuresOf, readShop, Shop, writeShop } from './shop.ts';
+import { readShop, Shop, writeShop } from './shop.ts';
 
 class PersonBody {
   @IsString() @Length(1, 40) name!: string;

@@ -13,7 +13,7 @@ import {
   Min,
   ValidateNested,
 } from 'class-validator';
-import { startingFigures, type ShopFigures } from '@iron-cradle/core';
+import { startingFigures } from '@iron-cradle/core';
 import type { Database } from '../db/connect.ts';
 
 export class Bay {
@@ -90,11 +90,3 @@ export async function readShop(db: Database): Promise<Shop> {
 export async function writeShop(db: Database, shop: Shop): Promise<void> {
   await db.models.Setting.upsert({ name: 'shop', value: JSON.stringify(shop) });
 }
-
-/** What of the shop's rules a judgement in a job needs: it stands in the log. */
-export const figuresOf = ({ alone, two, helper }: Shop): ShopFigures => ({
-  ...startingFigures,
-  alone,
-  two,
-  helperMinutes: helper,
-});

@@ -6,11 +6,12 @@ import { createBrowserRouter, RouterProvider } from 'react-router';
 import { store } from '../log/db.ts';
 import { retryAway } from '../net/queries.ts';
 import { Bays } from '../screens/bays/Bays.tsx';
-import { JobScreen } from '../screens/job/JobScreen.tsx';
 import { SignIn } from '../screens/signIn/SignIn.tsx';
 import { Missing } from './Missing.tsx';
 import { SignedIn } from './SignedIn.tsx';
 
+// The kinds of entries and their checks come with the job, not with sign-in.
+const JobScreen = lazy(() => import('../screens/job/JobScreen.tsx'));
 const FirstContact = lazy(() => import('../screens/firstContact/FirstContact.tsx'));
 const RecordScreen = lazy(() => import('../screens/record/RecordScreen.tsx'));
 const QuoteScreen = lazy(() => import('../screens/quote/QuoteScreen.tsx'));

@@ -1,5 +1,5 @@
 import {
-  bindings,
+  logWriter, bindings,
   chords,
   foldJob,
   holdersAt,
@@ -9,7 +9,7 @@ import {
   type JobState,
   type UnitSystem,
 } from '@iron-cradle/core';
-import { logWriter, randomVehicle, seeded } from '@iron-cradle/core/rehearsal';
+import { randomVehicle, seeded } from '@iron-cradle/core/rehearsal';
 import { archetypes, exactly, sectionOf, shapeLitres, type TankShape, type VehicleFile } from '@iron-cradle/core';
 import { layTank, type Px } from './tank/layout.ts';
 import { layoutHang } from './hang/layout.ts';

@@ -10,11 +10,11 @@ export function WithJob({ title, children }: { title: string; children: ReactNod
   const { jobId = '' } = useParams();
   const view = useJobView(jobId);
   const me = useMe().data?.person;
-  const { enter, problem } = useEnter(jobId);
-  const { state, number } = view;
+  const { enter, answer, problem } = useEnter(jobId);
+  const { state, number, log } = view;
   const context = useMemo(
-    () => (state && me ? { jobId, number, state, me, enter, problem } : null),
-    [jobId, number, state, me, enter, problem],
+    () => (state && me ? { jobId, number, state, log, me, enter, answer, problem } : null),
+    [jobId, number, state, log, me, enter, answer, problem],
   );
   if (view.status === 'missing') return <Missing what="job" />;
   if (!context)

@@ -1,7 +1,7 @@
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
 import type { Entry, Refusal } from '@iron-cradle/core';
 
-/** Numbers this device may paint in one job. */
+/** Numbers this device may paint in one job for what no file lists. */
 export interface TagBook {
   jobId: string;
   /** The device's own block; null until the server gave one. */
@@ -11,18 +11,23 @@ export interface TagBook {
   byKey: Record<string, number>;
 }
 
-export interface Refused extends Refusal {
+/** What the server did not take, until somebody saw it. */
+export interface NotTaken extends Refusal {
   id: string;
   entry: Entry;
+  /** Not refused, but kept back: it can't be read there, or does not stand on the history there. */
+  keptBack: boolean;
 }
 
 interface Cradle extends DBSchema {
   /** What the server confirmed, kept for a device without a network. */
   entries: { key: string; value: Entry; indexes: { job: string } };
   /** What is on its way to the server, in order. */
-  outbox: { key: number; value: { n?: number; entry: Entry }; indexes: { job: string } };
-  /** What the server said no to, until somebody saw it. */
-  refused: { key: string; value: Refused };
+  outbox: { key: number; value: { place?: number; entry: Entry }; indexes: { job: string } };
+  /** What the server did not take. */
+  notTaken: { key: string; value: NotTaken };
+  /** How many entries this device made in a job. */
+  counts: { key: string; value: number };
   tags: { key: string; value: TagBook };
   /** Photos taken here; `sent` is 1 once the server has it. */
   photos: { key: string; value: { id: string; jobId: string; blob: Blob; sent: 0 | 1 } };
@@ -33,14 +38,14 @@ let opened: Promise<IDBPDatabase<Cradle>> | null = null;
 
 /** This device's own store. */
 export function store(): Promise<IDBPDatabase<Cradle>> {
-  opened ??= openDB<Cradle>('cradle', 2, {
-    upgrade(db, had) {
-      if (had < 2) db.createObjectStore('photos', { keyPath: 'id' });
-      if (had >= 1) return;
+  opened ??= openDB<Cradle>('cradle-1', 1, {
+    upgrade(db) {
       db.createObjectStore('entries', { keyPath: 'id' }).createIndex('job', 'jobId');
-      db.createObjectStore('outbox', { keyPath: 'n', autoIncrement: true }).createIndex('job', 'entry.jobId');
-      db.createObjectStore('refused', { keyPath: 'id' });
+      db.createObjectStore('outbox', { keyPath: 'place', autoIncrement: true }).createIndex('job', 'entry.jobId');
+      db.createObjectStore('notTaken', { keyPath: 'id' });
+      db.createObjectStore('counts');
       db.createObjectStore('tags', { keyPath: 'jobId' });
+      db.createObjectStore('photos', { keyPath: 'id' });
       db.createObjectStore('meta');
     },
   });

@@ -1,15 +1,28 @@
-import { foldJob, type Bodies, type Entry, type EntryKind, type JobState } from '@iron-cradle/core';
+import {
+  checkBody,
+  completed,
+  foldJobOn,
+  UnknownEntry,
+  versionOf,
+  type Bodies,
+  type Entry,
+  type EntryKind,
+  type JobState,
+} from '@iron-cradle/core';
 import { ApiProblem, get } from '../net/api.ts';
 import { store } from './db.ts';
-import { newId } from './device.ts';
+import { deviceId, newId } from './device.ts';
 import { setLine } from './line.ts';
 import { deliver, onDelivered } from './sender.ts';
 import { ensureBlock } from './tags.ts';
 
 export interface JobView {
-  status: 'loading' | 'ready' | 'missing';
+  /** `reload`: the log has something this build does not know. */
+  status: 'loading' | 'ready' | 'missing' | 'reload';
   number: number | null;
   state: JobState | null;
+  /** Every entry this device holds, in order: the confirmed ones, then what is on its way. */
+  log: readonly Entry[];
 }
 
 /**
@@ -23,7 +36,7 @@ export class JobStore {
   private early: Entry[] = [];
   private pending: Entry[] = [];
   private base: JobState | null = null;
-  private view: JobView = { status: 'loading', number: null, state: null };
+  private view: JobView = { status: 'loading', number: null, state: null, log: [] };
   private listeners = new Set<() => void>();
   private stream: EventSource | null = null;
   private stopHearing: (() => void) | null = null;
@@ -53,9 +66,9 @@ export class JobStore {
   private async open(): Promise<void> {
     globalThis.addEventListener?.('pagehide', this.rest);
     globalThis.addEventListener?.('pageshow', this.wake);
-    this.stopHearing = onDelivered((jobId, accepted, refused) => {
+    this.stopHearing = onDelivered((jobId, accepted, gone) => {
       if (jobId !== this.jobId) return;
-      this.pending = this.pending.filter((e) => !refused.includes(e.id));
+      this.pending = this.pending.filter((e) => !gone.includes(e.id));
       this.confirm(accepted);
     });
     const db = await store();
@@ -78,7 +91,7 @@ export class JobStore {
       void ensureBlock(this.jobId);
     } catch (error) {
       if (error instanceof ApiProblem && error.status === 404 && this.confirmed.length + this.pending.length === 0) {
-        this.view = { status: 'missing', number: null, state: null };
+        this.view = { status: 'missing', number: null, state: null, log: [] };
         this.tell();
         return;
       }
@@ -128,7 +141,7 @@ export class JobStore {
     const fresh: Entry[] = [];
     for (let next = this.lastSeq() + 1; waiting.has(next); next++) fresh.push(waiting.get(next)!);
     this.confirmed = [...this.confirmed, ...fresh];
-    this.base = foldJob(this.base, fresh);
+    this.base = this.folded(this.base, this.confirmed, fresh);
     this.early = [...waiting.values()]
       .filter((e) => (e.seq ?? 0) > this.lastSeq())
       .sort((a, b) => (a.seq ?? 0) - (b.seq ?? 0));
@@ -142,13 +155,25 @@ export class JobStore {
   }
 
   private show(): void {
-    const state = foldJob(this.base, [...this.early, ...this.pending]);
-    this.view = {
-      ...this.view,
-      state,
-      status: state ? 'ready' : this.view.status === 'missing' ? 'missing' : 'loading',
-    };
+    const later = [...this.early, ...this.pending];
+    const log = [...this.confirmed, ...later];
+    const state = this.folded(this.base, log, later);
+    const status = this.view.status === 'missing' ? 'missing' : 'loading';
+    this.view = { ...this.view, state, log, status: this.unknown ? 'reload' : state ? 'ready' : status };
     this.tell();
+  }
+
+  /** Something in this log is not known here. */
+  private unknown = false;
+
+  private folded(base: JobState | null, log: readonly Entry[], fresh: readonly Entry[]): JobState | null {
+    try {
+      return foldJobOn(base, () => log, fresh);
+    } catch (error) {
+      if (!(error instanceof UnknownEntry)) throw error;
+      this.unknown = true;
+      return base;
+    }
   }
 
   private tell(): void {
@@ -160,22 +185,45 @@ export class JobStore {
    *
    * @throws InputError when the body is not as its kind expects
    */
-  async append<K extends EntryKind>(by: string, kind: K, body: Bodies[K]): Promise<void> {
-    const { checkBody } = await import('@iron-cradle/core/entries');
-    const entry = {
-      id: newId(),
-      jobId: this.jobId,
-      at: new Date().toISOString(),
-      by,
-      kind,
-      body: checkBody(kind, body),
-    } as Entry;
+  async append<K extends EntryKind>(
+    by: string,
+    kind: K,
+    body: Bodies[K],
+    said?: { by: string; at: string },
+  ): Promise<string> {
+    const checked = checkBody(kind, completed(this.view.state, kind, body));
+    const id = newId();
     const db = await store();
-    await db.add('outbox', { entry });
+    const tx = db.transaction(['outbox', 'counts'], 'readwrite');
+    const counts = tx.objectStore('counts');
+    const n = Math.max((await counts.get(this.jobId)) ?? 0, this.madeHere()) + 1;
+    const entry = {
+      id,
+      jobId: this.jobId,
+      version: versionOf(kind),
+      kind,
+      body: checked,
+      by,
+      device: deviceId(),
+      n,
+      at: new Date().toISOString(),
+      on: this.confirmed.at(-1)?.id ?? null,
+      ...(said ? { said } : {}),
+    } as unknown as Entry;
+    await counts.put(n, this.jobId);
+    await tx.objectStore('outbox').add({ entry });
+    await tx.done;
     setLine({ waiting: await db.count('outbox') });
     this.pending = [...this.pending, entry];
     this.show();
     deliver();
+    return id;
+  }
+
+  /** How many entries of this device the log knows: a store that was lost does not count from one again. */
+  private madeHere(): number {
+    const device = deviceId();
+    return Math.max(0, ...this.view.log.filter((e) => e.device === device).map((e) => e.n));
   }
 }
 

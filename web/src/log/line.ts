@@ -1,15 +1,15 @@
 import { useSyncExternalStore } from 'react';
-import type { Refused } from './db.ts';
+import type { NotTaken } from './db.ts';
 
 /** How things stand between this device and the server. */
 export interface LineState {
   server: 'here' | 'away' | 'signIn';
   /** Entries not delivered yet. */
   waiting: number;
-  refused: Refused[];
+  notTaken: NotTaken[];
 }
 
-let state: LineState = { server: 'here', waiting: 0, refused: [] };
+let state: LineState = { server: 'here', waiting: 0, notTaken: [] };
 const listeners = new Set<() => void>();
 
 export const lineState = (): LineState => state;

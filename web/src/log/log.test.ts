@@ -1,10 +1,11 @@
+import { logWriter, type Entry } from '@iron-cradle/core';
 import { opened, Server, until } from './testing.ts';
 import { store } from './db.ts';
 import { deviceId, newId, tabId } from './device.ts';
 import { JobStore } from './jobStore.ts';
 import { lineState } from './line.ts';
 import { deliver, letGo } from './sender.ts';
-import { ensureBlock, numberOf, reserve } from './tags.ts';
+import { drawNumber, ensureBlock } from './tags.ts';
 
 let server: Server;
 let n = 0;
@@ -19,7 +20,7 @@ const fresh = async () => {
 beforeEach(async () => {
   server = new Server();
   const db = await store();
-  for (const name of ['outbox', 'refused', 'entries', 'tags'] as const) await db.clear(name);
+  for (const name of ['outbox', 'notTaken', 'entries', 'tags', 'counts'] as const) await db.clear(name);
 });
 
 describe('one way in', () => {
@@ -82,7 +83,7 @@ describe('one way in', () => {
     deliver();
     await until(async () => (await inOutbox()).length === 0);
     expect(server.log).toHaveLength(1);
-    expect(job.snapshot().state?.kept).toHaveLength(1);
+    expect(job.snapshot().state?.heads).toHaveLength(1);
   });
 
   test('what the server refuses is kept to be shown, and what came after it goes on', async () => {
@@ -91,21 +92,82 @@ describe('one way in', () => {
     await until(async () => (await inOutbox()).length === 0);
     server.mode = 'away';
     await job.append('ines', 'note', { text: 'mine' });
-    const mine = job.snapshot().state!.kept.at(-1)!.id;
+    const mine = job.snapshot().state!.newest;
     await job.append('ines', 'takeBack', { entry: mine });
     await job.append('ines', 'note', { text: 'after' });
-    // The tablet thinks its note was taken back; the server hears of something newer in between.
+    // The note is lost on its way; its taking back names nothing the server holds.
     const db = await store();
     const [row] = await db.getAll('outbox');
-    await db.delete('outbox', row!.n!);
+    await db.delete('outbox', row!.place!);
     server.mode = 'up';
     deliver();
     await until(async () => (await inOutbox()).length === 0);
-    await until(() => lineState().refused.length > 0);
-    expect(lineState().refused.map((r) => r.text)).toEqual(['there is nothing to take back']);
+    await until(() => lineState().notTaken.length > 0);
+    expect(lineState().notTaken).toMatchObject([{ keptBack: false, text: 'there is no such entry here' }]);
     expect(server.log.map((e) => e.kind)).toEqual(['opened', 'note']);
-    await letGo(lineState().refused[0]!.id);
-    expect(lineState().refused).toEqual([]);
+    await letGo(lineState().notTaken[0]!.id);
+    expect(lineState().notTaken).toEqual([]);
+  });
+
+  test('what stands on a history the server does not hold is kept back; entered again it says who said it first', async () => {
+    const job = await fresh();
+    await job.append('ines', 'opened', opened);
+    await until(async () => (await inOutbox()).length === 0);
+    await job.append('ines', 'note', { text: 'before' });
+    await until(async () => (await inOutbox()).length === 0);
+    // The shop's history is put back to the opening: what was newest here is not there any more.
+    server.log = server.log.slice(0, 1);
+    await job.append('ines', 'note', { text: 'only here' });
+    await until(() => lineState().notTaken.length > 0);
+    const [kept] = lineState().notTaken;
+    expect(kept).toMatchObject({ keptBack: true, text: 'on: expected an entry held here' });
+    expect(await inOutbox()).toEqual([]);
+    await job.append('bo', 'note', { text: 'only here' }, { by: kept!.entry.by, at: kept!.entry.at });
+    expect(job.snapshot().log.at(-1)).toMatchObject({ by: 'bo', said: { by: 'ines', at: kept!.entry.at } });
+  });
+
+  test('every entry says what its maker held, and counts on', async () => {
+    const job = await fresh();
+    await job.append('ines', 'opened', opened);
+    await until(async () => (await inOutbox()).length === 0);
+    const first = server.log.at(-1)!;
+    server.mode = 'away';
+    await job.append('ines', 'note', { text: 'a' });
+    await job.append('ines', 'note', { text: 'b' });
+    const [a, b] = job.snapshot().log.slice(-2);
+    expect([first, a!, b!].map((e) => [e.n, e.on, e.device, e.version])).toEqual([
+      [1, null, deviceId(), 1],
+      [2, first.id, deviceId(), 1],
+      [3, first.id, deviceId(), 1],
+    ]);
+  });
+
+  test('one entry that can’t be read holds nobody: the others go out one by one', async () => {
+    const job = await fresh();
+    server.mode = 'away';
+    await job.append('ines', 'opened', opened);
+    await job.append('ines', 'note', { text: 'poisoned' });
+    await job.append('ines', 'note', { text: 'sound' });
+    server.poison = job.snapshot().log[1]!.id;
+    server.mode = 'up';
+    deliver();
+    await until(async () => (await inOutbox()).length === 0);
+    await until(() => lineState().notTaken.length === 1);
+    expect(server.log.map((e) => (e.kind === 'note' ? e.body.text : e.kind))).toEqual(['opened', 'sound']);
+    server.poison = null;
+  });
+
+  test('an entry of a later version: the screen says reload', async () => {
+    const job = await fresh();
+    await job.append('ines', 'opened', opened);
+    await until(() => job.snapshot().number === 1);
+    server.other(job.jobId, 'note', { text: 'x' });
+    const future = { ...server.log.at(-1)!, version: 99 } as Entry;
+    server.log[server.log.length - 1] = future;
+    const again = new JobStore(job.jobId);
+    await (await store()).clear('entries');
+    again.subscribe(nothing);
+    await until(() => again.snapshot().status === 'reload');
   });
 
   test('signed out: nothing is lost, the screen is told', async () => {
@@ -124,9 +186,9 @@ describe('one way in', () => {
     expect(await inOutbox()).toEqual(['opened']);
     server.mode = 'badRequest';
     deliver();
-    await until(() => lineState().refused.length > 0);
+    await until(() => lineState().notTaken.length > 0);
     expect(await inOutbox()).toEqual([]);
-    expect(lineState().refused[0]?.text).toContain('expected an id');
+    expect(lineState().notTaken[0]?.text).toContain('expected an id');
   });
 
   test('entries of two jobs go out each to its own, in the order they were made', async () => {
@@ -177,7 +239,7 @@ describe('what others enter', () => {
     const again = new JobStore(job.jobId);
     again.subscribe(nothing);
     await until(() => again.snapshot().status === 'ready');
-    expect(again.snapshot().state?.kept.map((e) => e.kind)).toEqual(['opened', 'note']);
+    expect(again.snapshot().log.map((e) => e.kind)).toEqual(['opened', 'note']);
   });
 
   test('what was confirmed before an entry of another tablet was heard waits for it, and is shown meanwhile', async () => {
@@ -187,13 +249,10 @@ describe('what others enter', () => {
     await until(() => job.snapshot().number === 1);
     // Bo's entry stands on the server, but is not heard here before ours is taken.
     server.log.push({
+      ...logWriter(job.jobId, { by: 'bo', device: 'other' })('note', { text: 'quiet' }),
       id: 'bo-quiet',
-      jobId: job.jobId,
       seq: 2,
-      at: '2026-01-05T08:00:00Z',
-      by: 'bo',
-      kind: 'note',
-      body: { text: 'quiet' },
+      on: server.log[0]!.id,
     });
     await job.append('ines', 'note', { text: 'mine' });
     await until(async () => (await inOutbox()).length === 0);
@@ -211,23 +270,19 @@ describe('what others enter', () => {
 });
 
 describe('tag numbers', () => {
-  test('the first device paints 1 to 40, the second 41 to 80, and past a block nobody else’s', () => {
-    expect([numberOf(0, 0), numberOf(0, 39), numberOf(1, 0), numberOf(1, 39)]).toEqual([1, 40, 41, 80]);
-    const many = [0, 1, 2].flatMap((block) => Array.from({ length: 90 }, (_, i) => numberOf(block, i)));
-    expect(new Set(many).size).toBe(many.length);
+  test('what no file lists draws the server’s number, the same for the same thing', async () => {
+    expect(await drawNumber('job-t', 'thing-1')).toBe(100);
+    expect(await drawNumber('job-t', 'thing-2')).toBe(101);
+    expect(await drawNumber('job-t', 'thing-1')).toBe(100);
   });
 
-  test('the same thing keeps its number; numbers that stand in the log are skipped', async () => {
-    const first = await reserve('job-t', ['line:feed', 'line:vent'], [1, 2, 4]);
-    expect(first).toEqual({ 'line:feed': 3, 'line:vent': 5 });
-    const second = await reserve('job-t', ['line:vent', 'line:plug'], [1, 2, 4]);
-    expect(second).toEqual({ 'line:feed': 3, 'line:vent': 5, 'line:plug': 6 });
-  });
-
-  test('two screens that ask at once get different numbers', async () => {
-    await Promise.all(['a', 'b', 'c', 'd'].map((key) => reserve('job-u', [key], [])));
-    const all = await reserve('job-u', [], []);
-    expect(new Set(Object.values(all)).size).toBe(4);
+  test('with the server away it is one of this device’s block; without a block nobody makes one up', async () => {
+    await ensureBlock('job-u');
+    server.mode = 'away';
+    const all = await Promise.all(['a', 'b', 'c'].map((key) => drawNumber('job-u', key)));
+    expect(new Set(all).size).toBe(3);
+    for (const number of all) expect(number).toBeGreaterThanOrEqual(200);
+    expect(await drawNumber('job-w', 'a')).toBeNull();
   });
 
   test('the block is asked for once, and again when the server was away', async () => {

@@ -1,13 +1,20 @@
 import type { Entry, Refusal } from '@iron-cradle/core';
 import { ApiProblem, Away, call } from '../net/api.ts';
-import { readMeta, store, writeMeta, type Refused } from './db.ts';
+import { readMeta, store, writeMeta, type NotTaken } from './db.ts';
 import { tabId } from './device.ts';
 import { setLine } from './line.ts';
 import { ensureBlock } from './tags.ts';
 
+/** What the server says to each entry. */
 interface Appended {
-  accepted: { id: string; seq: number }[];
+  accepted: Pick<Entry, 'id' | 'seq' | 'received' | 'decided' | 'hash'>[];
   refused: ({ id: string } & Refusal)[];
+  keptBack: { id: string; errors: { field: string; found: string; expected: string }[] }[];
+}
+
+interface Row {
+  place: number;
+  entry: Entry;
 }
 
 type Delivered = (jobId: string, accepted: Entry[], refused: string[]) => void;
@@ -49,11 +56,14 @@ async function alone(work: () => Promise<void>): Promise<void> {
 
 async function run(): Promise<void> {
   const db = await store();
+  /** After a request that could not be read: one by one, so that one bad entry holds nobody. */
+  let most = BATCH;
   for (;;) {
-    const rows = await db.getAll('outbox', undefined, BATCH);
-    setLine({ waiting: await db.count('outbox'), refused: await db.getAll('refused') });
-    const jobId = rows[0]?.entry.jobId;
-    if (!jobId) return;
+    const rows = (await db.getAll('outbox', undefined, most)) as Row[];
+    setLine({ waiting: await db.count('outbox'), notTaken: await db.getAll('notTaken') });
+    const first = rows[0];
+    if (!first) return;
+    const { jobId } = first.entry;
     // Entries of one job go together, in order; the next job's wait their turn.
     const cut = rows.findIndex((row) => row.entry.jobId !== jobId);
     const batch = cut < 0 ? rows : rows.slice(0, cut);
@@ -61,7 +71,7 @@ async function run(): Promise<void> {
       const result = await call<Appended>('POST', `/jobs/${encodeURIComponent(jobId)}/entries`, {
         entries: batch.map((row) => row.entry),
       });
-      await settle(batch as { n: number; entry: Entry }[], result);
+      await settle(batch, result);
       setLine({ server: 'here' });
       await ensureBlock(jobId);
     } catch (error) {
@@ -70,15 +80,13 @@ async function run(): Promise<void> {
         return;
       }
       if (error instanceof ApiProblem && error.status < 500 && error.status !== 429) {
-        await settle(batch as { n: number; entry: Entry }[], {
-          accepted: [],
-          refused: batch.map((row) => ({
-            id: row.entry.id,
-            text: error.detail || error.title,
-            todo: 'enter it again as expected',
-            owed: [],
-          })),
-        });
+        if (batch.length > 1) {
+          most = 1;
+          continue;
+        }
+        const expected = error.detail || error.title;
+        const errors = [{ field: 'entry', found: '', expected }];
+        await settle(batch, { accepted: [], refused: [], keptBack: [{ id: first.entry.id, errors }] });
         continue;
       }
       if (!(error instanceof Away) && !(error instanceof ApiProblem)) throw error;
@@ -89,36 +97,44 @@ async function run(): Promise<void> {
   }
 }
 
-/** What the server took moves to the confirmed entries; what it refused is kept to be shown. Both in one transaction. */
-async function settle(batch: { n: number; entry: Entry }[], result: Appended): Promise<void> {
-  const tx = (await store()).transaction(['outbox', 'entries', 'refused'], 'readwrite');
+/** What the server took moves to the confirmed entries; what it did not is kept to be shown. All in one transaction. */
+async function settle(batch: readonly Row[], result: Appended): Promise<void> {
+  const tx = (await store()).transaction(['outbox', 'entries', 'notTaken'], 'readwrite');
   const accepted: Entry[] = [];
-  for (const { n, entry } of batch) {
-    const seq = result.accepted.find((a) => a.id === entry.id)?.seq;
-    const refused = result.refused.find((r) => r.id === entry.id);
-    if (seq === undefined && !refused) continue;
-    await tx.objectStore('outbox').delete(n);
-    if (seq !== undefined) {
-      const confirmed = { ...entry, seq };
+  const gone: string[] = [];
+  for (const { place, entry } of batch) {
+    const taken = result.accepted.find((a) => a.id === entry.id);
+    const not = notTakenOf(entry, result);
+    if (!taken && !not) continue;
+    await tx.objectStore('outbox').delete(place);
+    if (taken) {
+      const confirmed = { ...entry, ...taken } as Entry;
       accepted.push(confirmed);
       await tx.objectStore('entries').put(confirmed);
-    } else await tx.objectStore('refused').put({ ...refused, entry } as Refused);
+    } else if (not) {
+      gone.push(entry.id);
+      await tx.objectStore('notTaken').put(not);
+    }
   }
   await tx.done;
-  const jobId = batch[0]!.entry.jobId;
-  for (const tell of listeners)
-    tell(
-      jobId,
-      accepted,
-      result.refused.map((r) => r.id),
-    );
+  const jobId = batch[0]?.entry.jobId ?? '';
+  for (const tell of listeners) tell(jobId, accepted, gone);
 }
 
-/** Somebody saw the refusal; the entry is let go. */
+function notTakenOf(entry: Entry, { refused, keptBack }: Appended): NotTaken | null {
+  const no = refused.find((r) => r.id === entry.id);
+  if (no) return { ...no, entry, keptBack: false };
+  const kept = keptBack.find((k) => k.id === entry.id);
+  if (!kept) return null;
+  const text = kept.errors.map((e) => `${e.field}: expected ${e.expected}`).join('; ');
+  return { id: entry.id, entry, keptBack: true, text, todo: 'look at it, then enter it again by hand or let it go', owed: [] };
+}
+
+/** Somebody saw it; the entry is let go. */
 export async function letGo(id: string): Promise<void> {
   const db = await store();
-  await db.delete('refused', id);
-  setLine({ refused: await db.getAll('refused') });
+  await db.delete('notTaken', id);
+  setLine({ notTaken: await db.getAll('notTaken') });
 }
 
 export function startSender(): void {

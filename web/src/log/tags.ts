@@ -1,19 +1,14 @@
+import { deviceNumber } from '@iron-cradle/core';
 import { call } from '../net/api.ts';
 import { store, type TagBook } from './db.ts';
 import { deviceId } from './device.ts';
-
-/** Numbers in a block; the first device paints 1 to 40, the second 41 to 80. */
-const BLOCK = 40;
-
-/** The nth number of a device's block; past its end it goes on in a range of its own, still nobody else's. */
-export const numberOf = (block: number, n: number): number =>
-  n < BLOCK ? block * BLOCK + n + 1 : 1000 * (block + 1) + (n - BLOCK);
+import { lineState } from './line.ts';
 
 async function book(jobId: string): Promise<TagBook> {
   return (await (await store()).get('tags', jobId)) ?? { jobId, block: null, used: 0, byKey: {} };
 }
 
-/** Asks the server for this device's block of numbers, once a job. Without a server the first block is taken for a job made here. */
+/** Asks the server for this device's block of numbers, once a job, for when it is away. */
 export async function ensureBlock(jobId: string): Promise<void> {
   if ((await book(jobId)).block !== null) return;
   try {
@@ -24,26 +19,35 @@ export async function ensureBlock(jobId: string): Promise<void> {
   }
 }
 
+/** How long somebody waits for the server’s number, ms; then the device’s own block serves. */
+const PATIENCE = 1500;
+
+async function fromServer(jobId: string, key: string): Promise<number | null> {
+  if (lineState().server !== 'here') return null;
+  const given = encodeURIComponent(key.replace(/[^\w-]/g, '-').slice(0, 60));
+  const late = new Promise<null>((resolve) => setTimeout(() => resolve(null), PATIENCE));
+  const asked = call<{ number: number | null }>('PUT', `/jobs/${jobId}/numbers/${given}`)
+    .then(({ number }) => number)
+    .catch(() => null);
+  return Promise.race([asked, late]);
+}
+
 /**
- * Reserves a number for each key, once: the same thing keeps its number in this job and no number is used twice.
+ * A number for something no file lists: the server's, else one of this device's block; the same thing keeps its own.
  *
- * @param taken numbers that stand in the log
+ * @returns null where there is neither: somebody types what they painted
  */
-export async function reserve(
-  jobId: string,
-  keys: readonly string[],
-  taken: readonly number[],
-): Promise<Record<string, number>> {
+export async function drawNumber(jobId: string, key: string): Promise<number | null> {
+  const had = (await book(jobId)).byKey[key];
+  if (had !== undefined) return had;
+  const served = await fromServer(jobId, key);
   const tx = (await store()).transaction('tags', 'readwrite');
   const now = (await tx.store.get(jobId)) ?? { jobId, block: null, used: 0, byKey: {} };
-  for (const key of keys) {
-    if (now.byKey[key] !== undefined) continue;
-    // Numbers already in the log stay theirs, also in a job that was taken in from elsewhere.
-    while (taken.includes(numberOf(now.block ?? 0, now.used))) now.used += 1;
-    now.byKey[key] = numberOf(now.block ?? 0, now.used);
-    now.used += 1;
-  }
+  const own = served === null && now.block !== null ? deviceNumber(now.block, now.used) : null;
+  const number = served ?? own;
+  if (own !== null) now.used += 1;
+  if (number !== null) now.byKey[key] = number;
   await tx.store.put(now);
   await tx.done;
-  return now.byKey;
+  return number;
 }

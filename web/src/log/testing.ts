@@ -1,6 +1,6 @@
 import 'fake-indexeddb/auto';
 import { jest } from '@jest/globals';
-import { archetypes, foldJob, refusalOf, type Bodies, type Entry, type EntryKind } from '@iron-cradle/core';
+import { archetypes, foldJobOn, logWriter, refusalOf, type Bodies, type Entry, type EntryKind } from '@iron-cradle/core';
 
 /** What the log of the web needs of a browser, and a server in memory that keeps the rules of the real one. */
 class Shelf {
@@ -35,6 +35,9 @@ Object.assign(globalThis, {
 export class Server {
   log: Entry[] = [];
   blocks = new Map<string, number>();
+  numbers = new Map<string, number>();
+  /** Id of an entry no request with it in can be read. */
+  poison: string | null = null;
   mode: 'up' | 'away' | 'signedOut' | 'broken' | 'badRequest' = 'up';
   requests: { method: string; path: string; ids: string[] }[] = [];
 
@@ -56,7 +59,14 @@ export class Server {
     if (this.mode === 'broken') return this.reply(503, { title: 'Not now' });
     if (this.mode === 'badRequest' && init.method === 'POST')
       return this.reply(400, { title: 'Not as expected', detail: 'entries.id: expected an id' });
+    if (this.poison && (body.entries ?? []).some((e) => e.id === this.poison))
+      return this.reply(400, { title: 'Not as expected', detail: 'entries: expected readable text' });
     const [, , jobId, what] = path.split('?')[0]!.split('/') as [string, string, string, string];
+    if (what === 'numbers') {
+      const key = path.split('/').at(-1) ?? '';
+      if (!this.numbers.has(key)) this.numbers.set(key, 100 + this.numbers.size);
+      return this.reply(200, { number: this.numbers.get(key) });
+    }
     if (what === 'devices') {
       if (!this.blocks.has(jobId)) this.blocks.set(jobId, this.blocks.size === 0 ? 0 : 1);
       return this.reply(200, { block: this.blocks.get(jobId) });
@@ -70,17 +80,21 @@ export class Server {
     }
     const accepted: { id: string; seq: number }[] = [];
     const refused: unknown[] = [];
+    const keptBack: unknown[] = [];
     for (const entry of body.entries ?? []) {
       const had = this.log.find((e) => e.id === entry.id);
       const now = this.log.filter((e) => e.jobId === jobId);
-      const no = had ? null : refusalOf(foldJob(null, now), entry);
-      if (no) refused.push({ id: entry.id, ...no });
+      const lost = entry.on !== null && !now.some((e) => e.id === entry.on);
+      const no = had || lost ? null : refusalOf(foldJobOn(null, () => now, now), entry);
+      const seq = had?.seq ?? now.length + 1;
+      if (lost) keptBack.push({ id: entry.id, errors: [{ field: 'on', found: entry.on, expected: 'an entry held here' }] });
+      else if (no) refused.push({ id: entry.id, ...no });
       else {
-        if (!had) this.log.push({ ...entry, seq: now.length + 1 });
-        accepted.push({ id: entry.id, seq: had?.seq ?? now.length + 1 });
+        if (!had) this.log.push({ ...entry, seq });
+        accepted.push({ id: entry.id, seq });
       }
     }
-    return this.reply(200, { accepted, refused });
+    return this.reply(200, { accepted, refused, keptBack });
   }
 
   /** What stands on the server is told to whoever listens. */
@@ -91,15 +105,14 @@ export class Server {
 
   /** Another tablet enters something, and everybody listening hears it. */
   other<K extends EntryKind>(jobId: string, kind: K, body: Bodies[K]): void {
+    const mine = this.log.filter((e) => e.jobId === jobId);
     const entry = {
+      ...logWriter(jobId, { by: 'bo', device: 'other' })(kind, body),
       id: `other-${this.log.length}`,
-      jobId,
-      seq: this.log.filter((e) => e.jobId === jobId).length + 1,
-      at: '2026-01-05T08:00:00Z',
-      by: 'bo',
-      kind,
-      body,
-    } as Entry;
+      n: mine.length + 1,
+      seq: mine.length + 1,
+      on: mine.at(-1)?.id ?? null,
+    } as unknown as Entry;
     this.log.push(entry);
     for (const ear of Ear.all) if (ear.url.includes(jobId)) ear.tell(entry);
   }

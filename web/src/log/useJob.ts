@@ -1,8 +1,16 @@
+import {
+  answerOf,
+  InputError,
+  type Bodies,
+  type Entry,
+  type EntryKind,
+  type JobState,
+  type Question,
+} from '@iron-cradle/core';
 import { createContext, useCallback, useContext, useEffect, useMemo, useState, useSyncExternalStore } from 'react';
-import { InputError, type Bodies, type EntryKind, type JobState } from '@iron-cradle/core';
 import { useMe, type PersonName } from '../net/queries.ts';
 import { jobStore, type JobView } from './jobStore.ts';
-import { reserve } from './tags.ts';
+import { drawNumber } from './tags.ts';
 
 export function useJobView(jobId: string): JobView {
   const store = jobStore(jobId);
@@ -11,12 +19,18 @@ export function useJobView(jobId: string): JobView {
 
 export type Enter = <K extends EntryKind>(kind: K, body: Bodies[K]) => Promise<void>;
 
+/** Answers a question, by the type its question declares. */
+export type Answer = <V extends string | number | boolean>(question: Question<V>, value: V, of?: string) => Promise<void>;
+
 export interface JobContext {
   jobId: string;
   number: number | null;
   state: JobState;
+  /** Every entry this device holds. */
+  log: readonly Entry[];
   me: PersonName;
   enter: Enter;
+  answer: Answer;
   /** What was wrong with the last thing entered, until the next. */
   problem: string | null;
 }
@@ -30,7 +44,7 @@ export function useJob(): JobContext {
   return job;
 }
 
-export function useEnter(jobId: string): { enter: Enter; problem: string | null } {
+export function useEnter(jobId: string): { enter: Enter; answer: Answer; problem: string | null } {
   const me = useMe().data?.person;
   const [problem, setProblem] = useState<string | null>(null);
   const enter = useCallback<Enter>(
@@ -45,28 +59,28 @@ export function useEnter(jobId: string): { enter: Enter; problem: string | null 
     },
     [jobId, me?.id],
   );
-  return { enter, problem };
+  const answer = useCallback<Answer>((question, value, of) => enter('answer', answerOf(question, value, of)), [enter]);
+  return { enter, answer, problem };
 }
 
-/** Numbers for things that will come off, reserved when they are first shown. */
+/** What already carries a number keeps it, whichever device painted it; else the number of the file. */
+const knownNumbers = (state: JobState): Record<string, number> => ({
+  ...state.numbers,
+  ...Object.fromEntries(state.items.flatMap((item) => (item.tag === null ? [] : [[item.key, item.tag]]))),
+});
+
+/** Numbers of things that come off: everything in the file has one; what is new draws its own when it is first shown. */
 export function useTags(state: JobState, keys: readonly string[]): Record<string, number> {
-  const [tags, setTags] = useState<Record<string, number>>({});
-  const wanted = useMemo(() => keys.join(' '), [keys]);
+  const known = useMemo(() => knownNumbers(state), [state]);
+  const [drawn, setDrawn] = useState<Record<string, number>>({});
+  const unknown = keys.filter((key) => known[key] === undefined).join(' ');
   useEffect(() => {
     let current = true;
-    if (wanted)
-      void reserve(state.jobId, wanted.split(' '), tagsIn(state)).then(
-        (byKey) => current && setTags({ ...byKey, ...paintedIn(state) }),
+    for (const key of unknown.split(' ').filter(Boolean))
+      void drawNumber(state.jobId, key).then(
+        (number) => current && number !== null && setDrawn((had) => ({ ...had, [key]: number })),
       );
     return () => void (current = false);
-  }, [state, wanted]);
-  return tags;
+  }, [state.jobId, unknown]);
+  return useMemo(() => ({ ...drawn, ...known }), [drawn, known]);
 }
-
-/** Numbers that stand in the log. */
-export const tagsIn = (state: JobState): number[] =>
-  state.items.flatMap((item) => (item.tag === null ? [] : [item.tag]));
-
-/** What already carries a number keeps it, whichever device painted it. */
-const paintedIn = (state: JobState): Record<string, number> =>
-  Object.fromEntries(state.items.flatMap((item) => (item.tag === null ? [] : [[item.key, item.tag]])));

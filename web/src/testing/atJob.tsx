@@ -1,28 +1,29 @@
 import {
-  archetypes,
-  HELPER_MINUTES,
-  startingKilograms,
-  foldJob,
+  logWriter, archetypes,
+  startingFigures,
+  answerOf,
+  completed,
+  foldJobOn,
   type Bodies,
   type Entry,
   type EntryKind,
   type JobState,
   type UnitSystem,
 } from '@iron-cradle/core';
-import { logWriter } from '@iron-cradle/core/rehearsal';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { render, type RenderResult } from '@testing-library/react';
 import { useMemo, useState, type ReactElement, type ReactNode } from 'react';
 import { MemoryRouter } from 'react-router';
-import { JobContextOf, type Enter } from '../log/useJob.ts';
+import { JobContextOf, type Answer, type Enter } from '../log/useJob.ts';
 import type { Shop } from '../net/queries.ts';
 
 const ines = { id: 'ines', name: 'Ines', role: 'technician' as const };
 
 const shop: Shop = {
   name: 'The shop',
-  ...startingKilograms,
-  helper: HELPER_MINUTES,
+  alone: startingFigures.alone,
+  two: startingFigures.two,
+  helper: startingFigures.helperMinutes,
   prices: { currency: '', hour: null, disposal: null },
   kit: {
     transferPump: null,
@@ -73,14 +74,16 @@ export function atJob(screen: ReactElement, entries: Entry[] = logOf([]), units:
   const log = [...entries];
   const write = logWriter('job');
   function Job() {
-    const [state, setState] = useState(() => foldJob(null, log)!);
+    const [state, setState] = useState(() => foldJobOn(null, () => log, log)!);
     const context = useMemo(() => {
       const enter: Enter = (kind, body) => {
-        log.push({ ...write(kind, body as Bodies[typeof kind]), id: `screen-${log.length}` } as Entry);
-        setState(foldJob(null, log)!);
+        const whole = completed(foldJobOn(null, () => log, log), kind, body) as Bodies[typeof kind];
+        log.push({ ...write(kind, whole), id: `screen-${log.length}`, n: log.length + 1 } as Entry);
+        setState(foldJobOn(null, () => log, log)!);
         return Promise.resolve();
       };
-      return { jobId: 'job', number: 7, state, me: ines, enter, problem: null };
+      const answer: Answer = (question, value, of) => enter('answer', answerOf(question, value, of));
+      return { jobId: 'job', number: 7, state, log: [...log], me: ines, enter, answer, problem: null };
     }, [state]);
     return <JobContextOf.Provider value={context}>{screen}</JobContextOf.Provider>;
   }
@@ -89,5 +92,5 @@ export function atJob(screen: ReactElement, entries: Entry[] = logOf([]), units:
       <Job />
     </Surroundings>,
   );
-  return { ...shown, log, state: () => foldJob(null, log)! };
+  return { ...shown, log, state: () => foldJobOn(null, () => log, log)! };
 }

@@ -22,9 +22,9 @@ const tankOf = (s: TankState): TankState => ({
   notDone: s.notDone,
   out: s.out,
   goal: s.goal,
-  joints: s.joints,
   gates: s.gates,
   findings: s.findings,
   extras: s.extras,
-  helperMinutes: s.helperMinutes,
+  off: s.off,
+  shop: s.shop,
 });

@@ -1,8 +1,8 @@
 import {
+  dropAt,
   isOn,
   levelShare,
   lengthIn,
-  localDrop,
   samePose,
   scaleSteps,
   sectionOf,
@@ -123,7 +123,7 @@ export function layoutHang({ state, stop, ghost, width, height, units }: HangInp
   );
   const lines = on.map((line, i): HangLine => {
     const holder = stop.holders.find((h) => h.key === `line:${line.id}`);
-    const drop = localDrop(stop.pose, line.x, vehicle.length);
+    const drop = dropAt(stop.pose, line.x, vehicle.length);
     const left = { lo: holder?.room.lo ?? 0, hi: holder?.room.hi ?? 0 };
     const port = { x: ports[i]!, y: y(drop) };
     const side = port.x < tank.x + tank.width / 2 ? (-1 as const) : (1 as const);
@@ -152,7 +152,7 @@ export function layoutHang({ state, stop, ghost, width, height, units }: HangInp
             tag: item.tag,
             x: tank.x + line.x * scale,
             frameY: frame.y + frame.height,
-            tankY: y(localDrop(stop.pose, line.x, vehicle.length)),
+            tankY: y(dropAt(stop.pose, line.x, vehicle.length)),
             low: 0,
             left: false,
             name: shortName(line.name),
@@ -201,7 +201,7 @@ export function layoutHang({ state, stop, ghost, width, height, units }: HangInp
     outline: (pose) =>
       section.map(([x, z]) => [
         tank.x + (x / vehicle.tank.shape.length) * tank.width,
-        y(Math.min(deepest, localDrop(pose, (x / vehicle.tank.shape.length) * vehicle.length, vehicle.length))) +
+        y(Math.min(deepest, dropAt(pose, (x / vehicle.tank.shape.length) * vehicle.length, vehicle.length))) +
           (1 - z / vehicle.tank.shape.height) * tankHeight,
       ]),
     ghost: ghost === null || samePose(ghost, stop.pose) ? null : ghost,

@@ -6,6 +6,7 @@ import { TopBar } from '../../app/TopBar.tsx';
 import { Chassis } from '../../drawings/chassis/Chassis.tsx';
 import { SmallWell } from '../../drawings/well/SmallWell.tsx';
 import { Shape } from '../../look/Shapes.tsx';
+import { Words } from '../../ui/Words.tsx';
 import { call } from '../../net/api.ts';
 import { useJobs, useMe, useShop, useSignOut, type JobRow, type Shop } from '../../net/queries.ts';
 
@@ -62,7 +63,7 @@ export function Bays() {
                   <Link to={`/jobs/${job.id}`} className="flex items-center gap-3 py-3">
                     <span className="min-w-0 flex-1">
                       <span className="narrow block text-20">{job.name}</span>
-                      <span className="text-quiet">{job.parked ?? job.sentence}</span>
+                      <span className="text-quiet">{job.parked ?? <Words of={job.sentence} />}</span>
                     </span>
                     <SmallWell {...job} up={job.tankOff} width={72} />
                   </Link>
@@ -148,10 +149,12 @@ function Bay({
       <p className="narrow flex items-start gap-2 pt-8 text-24">
         {job.halt && <Shape outcome="bad" size={26} label="halt" />}
         <span>
-          {job.name}: {job.sentence}
+          {job.name}: <Words of={job.sentence} />
         </span>
       </p>
-      <p className="pb-4 text-quiet">{job.detail}</p>
+      <p className="pb-4 text-quiet">
+        <Words of={job.detail} />
+      </p>
       <p className="mt-auto border-t border-rule pt-3 text-16 empty:hidden">{waits.join('; ')}</p>
     </Link>
   );

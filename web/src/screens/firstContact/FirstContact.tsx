@@ -1,4 +1,5 @@
 import {
+  figuresOf,
   complaintKinds,
   fileFromSight,
   mountings,
@@ -68,7 +69,7 @@ export default function FirstContact() {
       vehicle: file,
       ...(bay ? { bay } : {}),
       ...(gauge !== null && !lies ? { gauge } : {}),
-      ...(shop.data ? { helperMinutes: shop.data.helper } : {}),
+      ...(shop.data ? { shop: figuresOf(shop.data) } : {}),
     });
     void navigate(`/jobs/${jobId}/plan`, { replace: true });
   };

@@ -1,3 +1,4 @@
+import type { Debt } from '@iron-cradle/core';
 import { useForm } from 'react-hook-form';
 import { useJob } from '../../log/useJob.ts';
 import { Strap } from '../../look/Strap.tsx';
@@ -12,13 +13,14 @@ interface Fields {
 const some = (what: string) => (value: string) => value.trim().length >= 3 || `Expected ${what}.`;
 
 /** Left off or temporary: why, agreed by whom, due when. Printed first on the record. */
-export function DeviationForm({ about, onDone }: { about: string; onDone: () => void }) {
+export function DeviationForm({ debt, onDone }: { debt: Pick<Debt, 'id' | 'text'>; onDone: () => void }) {
   const { enter } = useJob();
   const form = useForm<Fields>({ defaultValues: { reason: '', who: '', due: '' } });
   const { errors } = form.formState;
   const done = async (fields: Fields) => {
     await enter('deviation', {
-      key: about,
+      debt: debt.id,
+      what: debt.text,
       reason: fields.reason.trim(),
       who: fields.who.trim(),
       due: fields.due.trim(),

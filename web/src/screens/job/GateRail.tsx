@@ -1,9 +1,8 @@
-import { gateTitles, judgeGate, type GateNumber, type JudgedItem } from '@iron-cradle/core';
+import { gateTitles, isPassed, judgeGate, type GateNumber, type JudgedItem } from '@iron-cradle/core';
 import { useState, type ReactNode } from 'react';
 import { useJob } from '../../log/useJob.ts';
 import { Shape } from '../../look/Shapes.tsx';
 import { Strap } from '../../look/Strap.tsx';
-import { useShop } from '../../net/queries.ts';
 import { VerdictView } from '../../ui/VerdictView.tsx';
 import { ExceptionSheet } from './ExceptionSheet.tsx';
 import { TakeBack } from './TakeBack.tsx';
@@ -20,15 +19,15 @@ interface GateRailProps {
 /** A gate, item by item: one check where the hand moves, never a wall of ticks. */
 export function GateRail({ gate, pass, onPassed, body }: GateRailProps) {
   const { state, enter } = useJob();
-  const shop = useShop().data;
-  const judged = judgeGate(state, gate, shop ?? undefined);
+  const judged = judgeGate(state, gate);
   const firstOpen = judged.findIndex((j) => !j.through);
   const [chosen, setChosen] = useState<number | null>(null);
   const [excepting, setExcepting] = useState(false);
   const at = chosen ?? (firstOpen < 0 ? judged.length - 1 : firstOpen);
   const current = judged[at]!;
   const missing = judged.filter((j) => !j.through);
-  const passed = state.gates[gate].passed !== null;
+  const passed = isPassed(state, gate);
+  const { ended } = state.gates[gate];
   const answer = async (value: string) => {
     await enter('gateItem', { gate, item: current.item.id, answer: value });
     setChosen(null);
@@ -66,6 +65,7 @@ export function GateRail({ gate, pass, onPassed, body }: GateRailProps) {
       <div className="flex-1 px-4 py-3 mid:px-6" aria-live="polite">
         <h2 className="text-24 mid:text-32">{current.item.question}</h2>
         <p className="max-w-prose pt-1 text-quiet">{current.item.caution}</p>
+        {ended && <p className="pt-2 font-semibold">Asked again: {ended}.</p>}
         <div className="pt-4">{body?.(current)}</div>
       </div>
       <div className="gate-foot sticky bottom-0 z-10 grid gap-3 border-t border-rule bg-sheet p-4 mid:p-6">

@@ -6,7 +6,7 @@ import { Choice } from '../../ui/Choice.tsx';
 
 /** How far down the tank is to go: all the way out, or part-way with its top where two hands work on it. */
 export function HowFar() {
-  const { state, enter } = useJob();
+  const { state, answer } = useJob();
   const units = useMainUnit();
   const partway = useMemo(() => waysIn(state).find((w) => w.id === 'partway')!, [state]);
   if (descended(state) || state.signed) return null;
@@ -26,7 +26,7 @@ export function HowFar() {
           },
         ]}
         onChoose={(far) =>
-          void enter('answer', { question: GOAL, value: far === 'out' ? 'out' : String(WORKING_HEIGHT) })
+          void answer<number | 'out'>(GOAL, far === 'out' ? 'out' : WORKING_HEIGHT)
         }
       />
       <p className="min-h-6 text-quiet">

@@ -1,4 +1,4 @@
-import { chords, complaintOf, descended, mountings, stationNow, stations, type StationId } from '@iron-cradle/core';
+import { chords, complaintOf, descended, mountings, stationNow, stations, unsettledKeys, type StationId } from '@iron-cradle/core';
 import { lazy, Suspense, useMemo, useState } from 'react';
 import { Navigate, useNavigate, useParams } from 'react-router';
 import { Missing } from '../../app/Missing.tsx';
@@ -8,6 +8,7 @@ import { SmallWell } from '../../drawings/well/SmallWell.tsx';
 import { JobContextOf, useEnter, useJobView } from '../../log/useJob.ts';
 import { useMe } from '../../net/queries.ts';
 import { Band } from '../../ui/Band.tsx';
+import { TwoDevices } from './TwoDevices.tsx';
 import { Waits } from './Waits.tsx';
 import { WellSheet } from './WellSheet.tsx';
 
@@ -25,20 +26,21 @@ const screens: Record<StationId, React.LazyExoticComponent<() => React.ReactNode
 const atTheTank = new Set<StationId>(['drop', 'bench', 'refit', 'prove']);
 
 /** One job: its bar, what is wrong, and the station that was asked for. */
-export function JobScreen() {
+export default function JobScreen() {
   const { jobId = '', station } = useParams();
   const view = useJobView(jobId);
   const me = useMe().data?.person;
   const navigate = useNavigate();
-  const { enter, problem } = useEnter(jobId);
+  const { enter, answer, problem } = useEnter(jobId);
   const [wellOpen, setWellOpen] = useState(false);
-  const { state, number } = view;
+  const { state, number, log } = view;
   const context = useMemo(
-    () => (state && me ? { jobId, number, state, me, enter, problem } : null),
-    [jobId, number, state, me, enter, problem],
+    () => (state && me ? { jobId, number, state, log, me, enter, answer, problem } : null),
+    [jobId, number, state, log, me, enter, answer, problem],
   );
 
   if (view.status === 'missing') return <Missing what="job" />;
+  if (view.status === 'reload') return <Reload />;
   if (!state || !context)
     return (
       <>
@@ -77,14 +79,28 @@ export function JobScreen() {
             />
           </button>
         </TopBar>
-        {state.signed && <Band outcome="good">Signed. Only an addendum can be added, on the record.</Band>}
+        {state.signed && (
+          <Band outcome="good">
+            {state.heads.some((head) => head.kind === 'signed' && head.seq === null)
+              ? 'Signed here; waiting for the server.'
+              : 'Signed. Only an addendum can be added, on the record.'}
+          </Band>
+        )}
+        {!state.signed && state.heads.some((head) => head.kind === 'gate' && head.counts && head.seq === null) && (
+          <Band>A gate was passed here; waiting for the server.</Band>
+        )}
+        {state.refusedHere.map(({ id, text }) => (
+          <Band key={id} outcome="bad" role="alert">
+            Waiting for the server, which will say no: {text}.
+          </Band>
+        ))}
         {problem && (
           <Band outcome="bad" role="alert">
             {problem}
           </Band>
         )}
         <Suspense fallback={<p className="p-6 text-quiet">Opening…</p>}>
-          <Screen />
+          {unsettledKeys(state).length > 0 ? <TwoDevices /> : <Screen />}
         </Suspense>
       </div>
       <WellSheet
@@ -96,3 +112,17 @@ export function JobScreen() {
     </JobContextOf.Provider>
   );
 }
+
+/** The log has an entry of a later version of the application than the one on this screen. */
+const Reload = () => (
+  <>
+    <TopBar title="Iron Cradle" to="/" />
+    <main className="grid gap-4 p-6">
+      <h1 className="text-32">This job has an entry this version does not know.</h1>
+      <p className="text-quiet">Nothing is lost. A newer version of the application wrote it: reload to get it here too.</p>
+      <button type="button" className="btn max-w-xs" onClick={() => window.location.reload()}>
+        Reload
+      </button>
+    </main>
+  </>
+);

@@ -49,15 +49,17 @@ export function PhotoButton({ about, name, words = false }: { about: string; nam
 /** The photos bound to a thing, newest first. */
 export function Photos({ about, most = 6 }: { about: string; most?: number }) {
   const { jobId, state } = useJob();
-  const list = state.kept
-    .filter((e) => e.kind === 'photo' && e.body.key === about)
+  const list = state.photos
+    .filter((photo) => photo.key === about)
     .reverse()
     .slice(0, most);
   if (list.length === 0) return null;
   return (
     <ul className="flex flex-wrap gap-3 py-2" aria-label="photos">
-      {list.map((entry) => (
-        <li key={entry.id}>{entry.kind === 'photo' && <Photo jobId={jobId} id={entry.body.file} at={entry.at} />}</li>
+      {list.map((photo) => (
+        <li key={photo.id}>
+          <Photo jobId={jobId} id={photo.file} at={photo.at} />
+        </li>
       ))}
     </ul>
   );

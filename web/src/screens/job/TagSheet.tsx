@@ -1,4 +1,4 @@
-import { backInWords, lengthIn, lengthText, splitKey } from '@iron-cradle/core';
+import { backInWords, lengthIn, lengthText, owed, splitKey } from '@iron-cradle/core';
 import { format } from 'date-fns';
 import { useState } from 'react';
 import { useMainUnit } from '../../app/units.ts';
@@ -25,6 +25,7 @@ export function TagSheet({ item: key, onClose }: { item: string | null; onClose:
   const units = useMainUnit();
   const [leaving, setLeaving] = useState(false);
   const item = state.items.find((i) => i.key === key);
+  const debt = owed(state).find((d) => d.key === key && d.id.startsWith('open:'));
   const close = () => (setLeaving(false), onClose());
   const back = async () => {
     if (!item) return;
@@ -73,7 +74,7 @@ export function TagSheet({ item: key, onClose }: { item: string | null; onClose:
               </button>
             </div>
           )}
-          {leaving && <DeviationForm about={item.key} onDone={close} />}
+          {leaving && debt && <DeviationForm debt={debt} onDone={close} />}
         </>
       )}
     </Sheet>

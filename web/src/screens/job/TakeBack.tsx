@@ -1,12 +1,11 @@
-import { takeBackInWords } from '@iron-cradle/core';
 import { Undo2 } from 'lucide-react';
-import { useMainUnit } from '../../app/units.ts';
 import { useJob } from '../../log/useJob.ts';
+import { useTakeBack } from './useTakeBack.ts';
 
 /** Undo: one tap, and it names what it takes back. */
 export function TakeBack({ boxed = false }: { boxed?: boolean }) {
-  const { state, enter } = useJob();
-  const last = takeBackInWords(state, useMainUnit());
+  const { enter } = useJob();
+  const last = useTakeBack();
   if (!last) return <span className="min-h-11" />;
   return (
     <button

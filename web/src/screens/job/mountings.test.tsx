@@ -1,5 +1,5 @@
 import 'fake-indexeddb/auto';
-import { archetypes, descended, GOAL } from '@iron-cradle/core';
+import { archetypes, descended, answerOf, GOAL } from '@iron-cradle/core';
 import { act, cleanup } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { atJob, logOf, type AtJob } from '../../testing/atJob.tsx';
@@ -47,6 +47,7 @@ async function up(job: AtJob): Promise<AtJob> {
       find('[data-gate="4"]'),
       named('Wiped dry'),
       named('Battery is on'),
+      find('[data-action=key-on]'),
       find('[data-action=test-good]'),
       find('[data-action=up]'),
     );
@@ -62,20 +63,22 @@ describe('every mounting, down and up by what the screen says', () => {
       const lowered = await down(vehicle);
       expect(lowered.state().out).toBe(true);
       expect(lowered.state().pulls).toEqual([]);
-      const home = (await up(lowered)).state();
+      const refitted = await up(lowered);
+      const home = refitted.state();
       expect(home.pose).toEqual({ f: 0, r: 0 });
       expect(home.items.filter((i) => i.state !== 'closed').map((i) => i.key)).toEqual([]);
       expect(home.gates[4].passed).not.toBeNull();
+      expect(home.keyTurns).toMatchObject([{ where: 'test stop', off: expect.any(String) as string }]);
       // The key was turned only after everything live was made.
-      const at = (kind: string) => home.kept.findIndex((e) => e.kind === kind && (kind !== 'gate' || 'gate' in e.body));
-      const live = home.kept.flatMap((e, i) => {
+      const at = (kind: string) => refitted.log.findIndex((e) => e.kind === kind && (kind !== 'gate' || 'gate' in e.body));
+      const live = refitted.log.flatMap((e, i) => {
         if (e.kind !== 'made') return [];
         const line = vehicle.connections.find((c) => e.body.key === `line:${c.id}`)!;
         return ['filler', 'breather', 'other'].includes(line.kind) ? [] : [i];
       });
       expect(Math.max(...live)).toBeLessThan(at('gate'));
       // The jack carries until the straps do: they are the first to go on at home.
-      const restored = home.kept
+      const restored = refitted.log
         .filter((e) => e.kind === 'restored')
         .map((e) => (e.kind === 'restored' ? e.body.key : ''));
       const straps = restored.filter((k) => k.startsWith('support:'));
@@ -88,7 +91,7 @@ describe('every mounting, down and up by what the screen says', () => {
 
 test('part-way: it stops at its height, what stayed on is never asked for, and it goes home', async () => {
   const vehicle = archetypes.find((a) => a.id === 'archetype-crosswise')!;
-  const lowered = await down(vehicle, [{ kind: 'answer', body: { question: GOAL, value: '60' } }]);
+  const lowered = await down(vehicle, [{ kind: 'answer', body: answerOf<number | 'out'>(GOAL, 60) }]);
   expect(lowered.state()).toMatchObject({ pose: { f: 60, r: 60 }, out: false, pulls: [] });
   expect(document.body.textContent).toContain('Its top is where it is worked on.');
   expect(document.querySelector('[data-action=as-said]')!.textContent).toContain('On to the bench');

@@ -1,4 +1,4 @@
-import { archetypes, triedFirst, type Entry } from '@iron-cradle/core';
+import { archetypes, foldJob, owed, triedFirst, type Entry } from '@iron-cradle/core';
 import { screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { atJob, logOf } from '../../testing/atJob.tsx';
@@ -49,7 +49,7 @@ describe('what is owed', () => {
     const user = userEvent.setup();
     const log = logOf([{ kind: 'cut', body: cut }]);
     const key = `cut:${log[1]!.id}`;
-    const job = atJob(<OwedSheet debt={{ key, text: 'filler hose was cut' }} onClose={nothing} />, log);
+    const job = atJob(<OwedSheet debt={{ id: key, key, text: 'filler hose was cut' }} onClose={nothing} />, log);
     const done = () => document.querySelector<HTMLButtonElement>('[data-action=made-good]')!;
     expect(done().disabled).toBe(true);
     await user.type(screen.getByLabelText(/What went in for it/), 'fuel hose, 340 mm');
@@ -60,14 +60,14 @@ describe('what is owed', () => {
   test('a pulled line is inspected, in words', async () => {
     const user = userEvent.setup();
     const log = logOf([{ kind: 'pulled', body: { key: 'line:vent' } }]);
-    const job = atJob(<OwedSheet debt={{ key: 'line:vent', text: 'vent hose was pulled' }} onClose={nothing} />, log);
+    const job = atJob(<OwedSheet debt={owed(foldJob(null, log)!).find((d) => d.key === 'line:vent')!} onClose={nothing} />, log);
     await user.type(screen.getByLabelText(/What you saw/), 'no mark');
     await user.click(screen.getByRole('button', { name: 'Sound' }));
     expect(job.state().pulls).toMatchObject([{ key: 'line:vent', inspected: 'good', words: 'no mark' }]);
   });
 
   test('a gate leads to its station', () => {
-    atJob(<OwedSheet debt={{ key: 'gate:4', text: 'gate 4 was not passed' }} onClose={nothing} />);
+    atJob(<OwedSheet debt={{ id: 'crossing:4@x', key: 'gate:4', text: 'the key was turned on before gate 4 was passed' }} onClose={nothing} />);
     expect(screen.getByRole('link', { name: 'Go there' }).getAttribute('href')).toBe('/jobs/job/refit');
   });
 });

@@ -16,7 +16,7 @@ export default function LabelsScreen() {
 function Labels() {
   const { state, number } = useJob();
   const fuel = fuels[state.vehicle.fuel];
-  const date = state.kept.findLast((e) => e.kind === 'container')?.at ?? state.openedAt;
+  const date = state.pours.at(-1)?.at ?? state.openedAt;
   const day = format(new Date(date), 'd MMM yyyy');
   return (
     <main className="mx-auto max-w-4xl p-4 mid:p-8 print:p-0">

@@ -18,7 +18,7 @@ export default function PlanSheetScreen() {
 
 function Page() {
   const { state, number } = useJob();
-  const newest = `${state.jobId}/${state.kept.at(-1)!.id}`;
+  const newest = `${state.jobId}/${state.newest}`;
   const start = () => new Worker(new URL('../../workers/planSheet.worker.ts', import.meta.url), { type: 'module' });
   const { answer: sheet, progress, problem, stop } = useAnswer<JobState, PlanSheet>(start, newest, () => state);
   const page = useRef<HTMLDivElement>(null);

@@ -1,5 +1,5 @@
-import { foldJob, planSheet, archetypes } from '@iron-cradle/core';
-import { logWriter, randomVehicle, seeded } from '@iron-cradle/core/rehearsal';
+import { logWriter, foldJob, planSheet, archetypes } from '@iron-cradle/core';
+import { randomVehicle, seeded } from '@iron-cradle/core/rehearsal';
 import { layoutSheet, PAGE, wrap } from './layout.ts';
 
 describe('the plan on one page', () => {

@@ -1,19 +1,21 @@
+import { answerTo, PRICE } from '@iron-cradle/core';
 import { useForm } from 'react-hook-form';
 import { useJob } from '../../log/useJob.ts';
 import { Strap } from '../../look/Strap.tsx';
 import { TextField } from '../../ui/TextField.tsx';
 
 /** The price of one part, as the shop asks for it. */
-export function PriceForm({ question, currency, onDone }: { question: string; currency: string; onDone: () => void }) {
-  const { state, enter } = useJob();
-  const form = useForm({ defaultValues: { price: state.answers[question] ?? '' } });
+export function PriceForm({ of, currency, onDone }: { of: string; currency: string; onDone: () => void }) {
+  const { state, answer } = useJob();
+  const known = answerTo(state, PRICE, of);
+  const form = useForm({ defaultValues: { price: known === undefined ? '' : String(known) } });
   return (
     <form
       noValidate
       className="grid gap-4"
       onSubmit={(event) =>
         void form.handleSubmit(async ({ price }) => {
-          await enter('answer', { question, value: price.trim().replace(',', '.') });
+          await answer(PRICE, Number(price.trim().replace(',', '.')), of);
           onDone();
         })(event)
       }

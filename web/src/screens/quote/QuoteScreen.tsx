@@ -1,5 +1,4 @@
 import {
-  PRICE,
   neededFor,
   quoteCsv,
   quoteJsonLines,
@@ -133,7 +132,7 @@ function QuotePage() {
         title={`Price of ${parts.find((p) => p.id === pricing)?.name ?? ''}`}
         hint="For one piece, in the shop’s currency."
       >
-        {pricing && <PriceForm question={PRICE(pricing)} currency={quote.currency} onDone={() => setPricing(null)} />}
+        {pricing && <PriceForm of={pricing} currency={quote.currency} onDone={() => setPricing(null)} />}
       </Sheet>
     </main>
   );

@@ -127,8 +127,7 @@ function Bars({ lesson, most }: { lesson: Lesson; most: number }) {
 
 /** A vehicle nobody had a file of: what was seen at first contact, under the name the job has. */
 function newFile(state: JobState, all: readonly VehicleFile[]): VehicleFile {
-  const opened = state.kept.find((e) => e.kind === 'opened');
-  const from = opened?.kind === 'opened' ? opened.body.vehicle : state.vehicle;
+  const from = state.file;
   const name = state.identity?.plate ? `Vehicle ${state.identity.plate}` : state.name;
   const id = idOf(name);
   const ids = all.map((v) => v.id);

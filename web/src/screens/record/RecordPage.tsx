@@ -4,20 +4,30 @@ import {
   gateTitles,
   judgeGate,
   nameOf,
+  litres,
   outcomeWord,
+  recordLines,
   stations,
   type GateNumber,
 } from '@iron-cradle/core';
 import { format } from 'date-fns';
 import type { ReactNode } from 'react';
 import { Well } from '../../drawings/well/Well.tsx';
+import { useUnits } from '../../app/units.ts';
 import { Shape } from '../../look/Shapes.tsx';
+import { useWords } from '../../ui/Words.tsx';
 import { Code } from './Code.tsx';
 import type { JobRecord } from './recordOf.ts';
 
 /** The record: five sentences, the well, then tables. Made from the job's file alone; prints on one or two pages. */
 export function RecordPage({ record }: { record: JobRecord }) {
   const { state, file, name, chords } = record;
+  const words = useWords();
+  const units = useUnits();
+  const flags = recordLines(state).filter((line) => line.under === 'flags');
+  const counts = new Set(state.heads.filter((head) => head.counts).map((head) => head.id));
+  const log = file.entries.filter((entry) => counts.has(entry.id));
+  const late = state.late.map(({ id, stands }) => ({ stands, entry: file.entries.find((e) => e.id === id) }));
   const when = (iso: string) => format(new Date(iso), 'd MMMM yyyy, H:mm');
   const out = state.containers.reduce((sum, c) => sum + c.litres, 0);
   const suspect = state.containers.filter((c) => !c.clean).reduce((sum, c) => sum + c.litres, 0);
@@ -40,11 +50,24 @@ export function RecordPage({ record }: { record: JobRecord }) {
           .join(' · ')}
       </p>
       {!state.signed && <p className="narrow pt-2 text-20 text-halt">Not signed. What is owed stands in the job.</p>}
+      {late.length > 0 && (
+        <Part title="Came after the signature, made without knowing it">
+          {late.map(
+            ({ entry, stands }) =>
+              entry && (
+                <p key={entry.id}>
+                  {entryInWords(state, entry, units)} ({name(entry.by)}, {when(entry.at)}){' '}
+                  {stands ? 'stands beside the record, by the lead.' : 'Not yet looked at by the lead.'}
+                </p>
+              ),
+          )}
+        </Part>
+      )}
       {state.deviations.length > 0 && (
         <Part title="Left off, with a reason">
           {state.deviations.map((d) => (
-            <p key={d.key + d.reason}>
-              {d.reason}; agreed by {d.who}, due {d.due} ({name(d.by)})
+            <p key={d.debt + d.reason}>
+              {d.what}: {d.reason}; agreed by {d.who}, due {d.due} ({name(d.by)})
             </p>
           ))}
         </Part>
@@ -106,17 +129,17 @@ export function RecordPage({ record }: { record: JobRecord }) {
               <p key={t.key}>
                 {nameOf(state, t.key)}: {t.asWritten}
                 {t.verdict.reasons[0]?.limit
-                  ? `; file ${t.verdict.reasons[0].limit}`
-                  : `; ${t.verdict.reasons[0]?.text ?? ''}`}
+                  ? `; file ${words(t.verdict.reasons[0].limit)}`
+                  : `; ${words(t.verdict.reasons[0]?.text ?? '')}`}
               </p>
             ))}
             {state.torques.length === 0 && <p>No torque written.</p>}
           </Part>
           <Part title="Fuel">
             <p>
-              out {Math.round(out * 10) / 10} L in {state.containers.length}{' '}
-              {state.containers.length === 1 ? 'can' : 'cans'} · back {state.filled} L
-              {suspect > 0 ? ` · kept ${suspect} L as suspect` : ''}
+              out {words([litres(out, out, 1)])} in {state.containers.length}{' '}
+              {state.containers.length === 1 ? 'can' : 'cans'} · back {words([litres(state.filled, state.filled, 1)])}
+              {suspect > 0 ? ` · kept ${words([litres(suspect, suspect, 1)])} as suspect` : ''}
             </p>
           </Part>
           {state.approval && (
@@ -132,7 +155,7 @@ export function RecordPage({ record }: { record: JobRecord }) {
       <div className="grid gap-x-8 mid:grid-cols-2">
         <Part title="Gates">
           {([1, 2, 3, 4] as GateNumber[]).map((gate) => {
-            const passed = state.gates[gate].passed;
+            const passed = state.gates[gate].history.at(-1);
             const excepted = judgeGate(state, gate).filter((j) => j.excepted);
             return (
               <p key={gate}>
@@ -152,11 +175,12 @@ export function RecordPage({ record }: { record: JobRecord }) {
           ))}
           {state.findings.length === 0 && <p>None written.</p>}
         </Part>
-        {state.flags.length > 0 && (
+        {flags.length > 0 && (
           <Part title="Went otherwise than said">
-            {state.flags.map((f, i) => (
+            {flags.map((f, i) => (
               <p key={i}>
-                {f.text} ({name(f.by)}, {format(new Date(f.at), 'H:mm')})
+                {f.text}
+                {f.by && f.at ? ` (${name(f.by)}, ${format(new Date(f.at), 'H:mm')})` : ''}
               </p>
             ))}
           </Part>
@@ -177,6 +201,16 @@ export function RecordPage({ record }: { record: JobRecord }) {
           <p className="narrow text-20">
             {state.signed ? `${name(state.signed.by)}, ${when(state.signed.at)}` : 'not yet'}
           </p>
+          {state.countersigned.map((c) => (
+            <p key={c.id} className="text-16">
+              countersigned {name(c.by)}, {when(c.at)}
+            </p>
+          ))}
+          {state.followUpsDone.map((f) => (
+            <p key={f.id} className="text-16">
+              follow-up done: {f.text} ({name(f.by)}, {when(f.at)})
+            </p>
+          ))}
           <p className="pt-3 text-16 text-quiet">
             Log of {file.chain.length} entries, chain{' '}
             <span className="reading">{`${file.chain.last.slice(0, 4)}…${file.chain.last.slice(-4)}`}</span>. The
@@ -187,14 +221,14 @@ export function RecordPage({ record }: { record: JobRecord }) {
       </footer>
       <details className="no-print pt-6">
         <summary className="min-h-11 cursor-pointer text-quiet underline">
-          the whole log, {state.kept.length} entries that count
+          the whole log, {log.length} entries that count
         </summary>
         <ol className="ruled pt-2 text-16">
-          {state.kept.map((entry) => (
+          {log.map((entry) => (
             <li key={entry.id} className="flex gap-4 py-1.5">
               <span className="reading w-14 shrink-0">{format(new Date(entry.at), 'H:mm')}</span>
               <span className="w-20 shrink-0 text-quiet">{name(entry.by)}</span>
-              <span>{entryInWords(state, entry)}</span>
+              <span>{entryInWords(state, entry, units)}</span>
             </li>
           ))}
         </ol>

@@ -6,6 +6,8 @@ import { TopBar } from '../../app/TopBar.tsx';
 import { ApiProblem, get } from '../../net/api.ts';
 import { useLine } from '../../log/line.ts';
 import { Addendum } from './Addendum.tsx';
+import { useUnits } from '../../app/units.ts';
+import { Late } from './Late.tsx';
 import { LearnSheet } from './LearnSheet.tsx';
 import { RecordPage } from './RecordPage.tsx';
 import type { JobFile } from '@iron-cradle/core';
@@ -17,13 +19,14 @@ export default function RecordScreen() {
   const { jobId = '' } = useParams();
   const [learning, setLearning] = useState(false);
   const waiting = useLine().waiting;
+  const units = useUnits();
   const file = useQuery({ queryKey: ['file', jobId, waiting], queryFn: () => get<JobFile>(`/jobs/${jobId}/file`) });
-  if (file.error instanceof ApiProblem && file.error.status === 404) return <Missing what="job" />;
-  const record = file.data ? recordOf(file.data) : null;
   const keep = useMutation({
     mutationFn: () => get<JobFile>(`/jobs/${jobId}/file?photos=yes`),
     onSuccess: (whole) => save(`job-${whole.job.number}.json`, JSON.stringify(whole, null, 1), 'application/json'),
   });
+  if (file.error instanceof ApiProblem && file.error.status === 404) return <Missing what="job" />;
+  const record = file.data ? recordOf(file.data, units) : null;
   return (
     <>
       <TopBar title="Record" hint={record?.state.name} to="/" />
@@ -57,6 +60,7 @@ export default function RecordScreen() {
               </p>
             )}
             {learning && <LearnSheet state={record.state} onClose={() => setLearning(false)} />}
+            <Late jobId={jobId} state={record.state} onDone={() => void file.refetch()} />
             <RecordPage record={record} />
           </>
         )}

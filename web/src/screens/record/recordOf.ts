@@ -2,11 +2,16 @@ import {
   chords,
   foldJob,
   fuelBalance,
+  inWords,
+  lineOf,
+  litres as inLitres,
   shortName,
+  splitKey,
   type Balance,
   type Chord,
   type JobFile,
   type JobState,
+  type UnitSystem,
 } from '@iron-cradle/core';
 
 export interface JobRecord {
@@ -19,9 +24,7 @@ export interface JobRecord {
 }
 
 const resultWords = { passed: 'passed', unchanged: 'is unchanged', worse: 'is worse' };
-const litres = (n: number) => `${Math.round(n * 10) / 10} L`;
-
-const moved = ({ spilled, disposed, fedIn, inCans }: Balance): string =>
+const moved = ({ spilled, disposed, fedIn, inCans }: Balance, litres: (n: number) => string): string =>
   [
     [spilled, 'spilt'],
     [disposed, 'disposed of'],
@@ -32,9 +35,10 @@ const moved = ({ spilled, disposed, fedIn, inCans }: Balance): string =>
     .map(([n, word]) => `, ${litres(Number(n))} ${word}`)
     .join('');
 
-/** Everything the record shows, from the job's file alone. */
-export function recordOf(file: JobFile): JobRecord | null {
+/** Everything the record shows, from the job's file alone, in the units of whoever reads it. */
+export function recordOf(file: JobFile, units: UnitSystem = 'metric'): JobRecord | null {
   const state = foldJob(null, file.entries);
+  const litres = (n: number) => inWords([inLitres(n, n, 1)], units);
   if (!state) return null;
   const name = (id: string) => file.people[id] ?? id;
   const lines = state.items.filter((i) => i.kind === 'line');
@@ -50,7 +54,7 @@ export function recordOf(file: JobFile): JobRecord | null {
       ? `The test for the complaint was ${test.test}; ${test.result === 'shown' ? 'it showed the fault' : test.result === 'notShown' ? 'it did not show a fault' : 'it was not run'}${test.words ? ` (${test.words})` : ''}.`
       : 'The complaint’s own test was not recorded.',
     bad.length > 0 ? `Found bad: ${bad.join(', ')}.` : 'Nothing was found bad on the bench.',
-    `${litres(out)} came out and ${litres(state.filled + balance.returned)} went back${moved(balance)}.`,
+    `${litres(out)} came out and ${litres(state.filled + balance.returned)} went back${moved(balance, litres)}.`,
     lines.length === 0
       ? 'No line was parted.'
       : `${lines.length} ${lines.length === 1 ? 'end was' : 'ends were'} parted and ${closed} ${closed === 1 ? 'is' : 'are'} closed; ${dry} ${dry === 1 ? 'joint was' : 'joints were'} seen dry with fuel behind.`,
@@ -63,7 +67,7 @@ export function recordOf(file: JobFile): JobRecord | null {
 
 function titleOf(state: JobState): string {
   const replaced = Object.keys(state.replaced).map((key) =>
-    shortName(state.vehicle.connections.find((c) => `line:${c.id}` === key)?.name ?? key),
+    shortName(lineOf(state.vehicle, splitKey(key).id)?.name ?? key),
   );
   if (replaced.length > 0) return `${replaced.join(' and ')} replaced`;
   return state.deepest > 0 ? 'tank lowered and refitted' : 'tank looked at';

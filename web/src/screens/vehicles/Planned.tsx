@@ -1,4 +1,4 @@
-import { foldJob, nextStop, type JobState, type VehicleFile } from '@iron-cradle/core';
+import { foldJob, logWriter, nextStop, type JobState, type VehicleFile } from '@iron-cradle/core';
 import { useMemo, useState, type ReactNode } from 'react';
 import { useUnits } from '../../app/units.ts';
 import { placed } from './placed.ts';
@@ -10,16 +10,7 @@ import { useForesight } from '../../workers/useForesight.ts';
 
 /** A job that begins with this file, for drawing and planning it. */
 const begun = (vehicle: VehicleFile): JobState =>
-  foldJob(null, [
-    {
-      id: 'draft',
-      jobId: 'draft',
-      at: '2026-01-01T00:00:00Z',
-      by: '',
-      kind: 'opened',
-      body: { name: vehicle.name, complaint: 'pump', vehicle },
-    },
-  ])!;
+foldJob(null, [logWriter('draft')('opened', { name: vehicle.name, complaint: 'pump', vehicle })])!;
 
 interface PlannedProps {
   file: VehicleFile;

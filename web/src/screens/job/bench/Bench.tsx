@@ -7,9 +7,9 @@ import { Shape } from '../../../look/Shapes.tsx';
 import { Tag } from '../../../look/Tag.tsx';
 import { Choice } from '../../../ui/Choice.tsx';
 import { TextField } from '../../../ui/TextField.tsx';
-import { GateRail } from '../GateRail.tsx';
 import { PutIn } from '../PutIn.tsx';
 import { TankLayout } from '../tank/TankLayout.tsx';
+import { Ring } from './Ring.tsx';
 
 const PLACES = ['inside', 'ring and seal', 'sender', 'pump', 'hoses', 'straps', 'outside', 'frame'] as const;
 const VERDICTS: Outcome[] = ['good', 'doubtful', 'bad', 'unknown'];
@@ -30,7 +30,7 @@ export default function Bench() {
       )}
       now={
         descended(state) ? (
-          <GateRail gate={3} pass="Gate 3: the ring may close" onPassed={() => void navigate(`/jobs/${jobId}/refit`)} />
+          <Ring onUp={() => void navigate(`/jobs/${jobId}/refit`)} />
         ) : (
           <p className="p-4 text-quiet">Gate 3 stands here once the tank is off the vehicle.</p>
         )

@@ -5,6 +5,7 @@ import { Strap } from '../../../look/Strap.tsx';
 import { Choice } from '../../../ui/Choice.tsx';
 import { QuantityField } from '../../../ui/QuantityField.tsx';
 import { Sheet } from '../../../ui/Sheet.tsx';
+import { Words } from '../../../ui/Words.tsx';
 import { VerdictView } from '../../../ui/VerdictView.tsx';
 
 type What = 'spilled' | 'returned' | 'disposed' | 'fedIn';
@@ -49,7 +50,7 @@ export function Balance() {
           ))}
       </dl>
       {balance.verdict.outcome !== 'good' && balance.verdict.next[0] && (
-        <p className="pb-2 font-semibold">Next: {balance.verdict.next[0]}.</p>
+        <p className="pb-2 font-semibold">Next: <Words of={balance.verdict.next[0]} />.</p>
       )}
       {!state.signed && (
         <button type="button" className="btn w-full" data-action="fuel-moved" onClick={() => setOpen(true)}>

@@ -1,13 +1,14 @@
 import {
+  answerTo,
   drained,
   judgeSample,
   litresToTakeOut,
   rangeInWords,
   safeFillToday,
+  SAMPLE,
   shareOut,
   startingCans,
   tankMass,
-  type SampleLook,
 } from '@iron-cradle/core';
 import { lazy, Suspense, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
@@ -117,7 +118,7 @@ function Running() {
   const { aboard, steps } = state.fuel;
   const out = state.containers.reduce((sum, c) => sum + c.litres, 0);
   const mass = tankMass(state.vehicle, aboard);
-  const alone = shop?.alone ?? 25;
+  const { alone } = state.shop;
   const cans = state.containers.map((c) => Math.round(c.litres * 10) / 10).join(' + ');
   const wanted = litresToTakeOut(state.vehicle, aboard, alone).litres.hi;
   const plan = shareOut(wanted, shop?.kit.cans ?? startingCans, safeFillToday(state));
@@ -126,7 +127,7 @@ function Running() {
       ? 'nothing need come out'
       : `cans to have ready: ${plan.cans.map((c) => c.capacity).join(' + ')} L${plan.over > 0.5 ? `, and room for ${Math.ceil(plan.over)} L more` : ''}`;
   const counted = steps.filter((s) => s.counts).length;
-  const sample = state.answers.sample as SampleLook | undefined;
+  const sample = answerTo(state, SAMPLE);
   const judged = sample ? judgeSample(sample, state.vehicle.fuel) : null;
   const rows: [string, string][] = [
     [`${Math.round(out * 10) / 10} L out`, cans ? `cans ${cans}` : planned],

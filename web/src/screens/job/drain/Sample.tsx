@@ -1,4 +1,4 @@
-import { judgeSample, SAMPLE_STANDS, sampleLooks, type SampleLook } from '@iron-cradle/core';
+import { answerTo, judgeSample, SAMPLE, SAMPLE_STANDS, sampleLooks, type SampleLook } from '@iron-cradle/core';
 import { useEffect, useState } from 'react';
 import { Jar } from '../../../drawings/cans/Jar.tsx';
 import { useJob } from '../../../log/useJob.ts';
@@ -7,12 +7,11 @@ import { Sheet } from '../../../ui/Sheet.tsx';
 import { VerdictView } from '../../../ui/VerdictView.tsx';
 
 const WAIT = 'sample stands';
-const QUESTION = 'sample';
 const decides = { return: 'It may go back', filter: 'Filter it', dispose: 'Dispose of it' };
 
 /** A sample in glass: it stands, it is looked at, and it decides about the fuel, the tank, the filter, the pump. */
 export function Sample() {
-  const { state, enter } = useJob();
+  const { state, enter, answer } = useJob();
   const [open, setOpen] = useState(false);
   const [now, setNow] = useState(Date.now());
   useEffect(() => {
@@ -21,10 +20,10 @@ export function Sample() {
   }, []);
   const stands = state.waits.find((w) => w.what === WAIT);
   const minutes = stands ? Math.floor((now - Date.parse(stands.started)) / 60_000) : 0;
-  const look = state.answers[QUESTION] as SampleLook | undefined;
+  const look = answerTo(state, SAMPLE);
   const judged = look ? judgeSample(look, state.vehicle.fuel) : null;
   const tell = async (value: SampleLook) => {
-    await enter('answer', { question: QUESTION, value });
+    await answer(SAMPLE, value);
     setOpen(false);
   };
   return (

@@ -1,4 +1,16 @@
-import { CELSIUS, fillingFlow, roundTo, safeFillToday, type Estimate } from '@iron-cradle/core';
+import {
+  answerTo,
+  CAP_OPENS,
+  CELSIUS,
+  DRAIN_PLUG,
+  fillingFlow,
+  HOSE_HEAD,
+  roundTo,
+  safeFillToday,
+  SECOND_TANK,
+  type Estimate,
+  type ValueOf,
+} from '@iron-cradle/core';
 import { useState } from 'react';
 import { useJob } from '../../../log/useJob.ts';
 import { useShop } from '../../../net/queries.ts';
@@ -8,10 +20,10 @@ import { Sheet } from '../../../ui/Sheet.tsx';
 
 /** What decides between the ways out: the cap, the plug, the hose’s end, a second tank; and how fast a can may be filled. */
 export function SeenSheet({ open, onClose }: { open: boolean; onClose: () => void }) {
-  const { state, enter } = useJob();
+  const { state, answer } = useJob();
   const kit = useShop().data?.kit;
   const [head, setHead] = useState<Estimate | null>(null);
-  const ask = (question: string) => (value: string) => void enter('answer', { question, value });
+  const was = answerTo(state, HOSE_HEAD);
   const bore = (kit?.siphonBore ?? 10) / 1000;
   const flow = fillingFlow(bore);
   return (
@@ -19,8 +31,8 @@ export function SeenSheet({ open, onClose }: { open: boolean; onClose: () => voi
       <div className="grid gap-4">
         <Choice
           label="Does the filler cap open?"
-          value={state.answers['cap opens'] ?? null}
-          onChoose={ask('cap opens')}
+          value={answerTo(state, CAP_OPENS) ?? null}
+          onChoose={(value: ValueOf<typeof CAP_OPENS>) => void answer(CAP_OPENS, value)}
           options={[
             { value: 'yes', label: 'It opens' },
             { value: 'no', label: 'It does not' },
@@ -28,8 +40,8 @@ export function SeenSheet({ open, onClose }: { open: boolean; onClose: () => voi
         />
         <Choice
           label="Drain plug"
-          value={state.answers['drain plug'] ?? null}
-          onChoose={ask('drain plug')}
+          value={answerTo(state, DRAIN_PLUG) ?? null}
+          onChoose={(value: ValueOf<typeof DRAIN_PLUG>) => void answer(DRAIN_PLUG, value)}
           columns="grid-cols-3"
           options={[
             { value: 'there', label: 'There' },
@@ -39,8 +51,8 @@ export function SeenSheet({ open, onClose }: { open: boolean; onClose: () => voi
         />
         <Choice
           label="A second tank aboard, with room?"
-          value={state.answers['second tank'] ?? null}
-          onChoose={ask('second tank')}
+          value={answerTo(state, SECOND_TANK) ?? null}
+          onChoose={(value: ValueOf<typeof SECOND_TANK>) => void answer(SECOND_TANK, value)}
           options={[
             { value: 'yes', label: 'Yes' },
             { value: 'no', label: 'No' },
@@ -59,16 +71,14 @@ export function SeenSheet({ open, onClose }: { open: boolean; onClose: () => voi
             type="button"
             className="btn w-full"
             disabled={!head}
-            onClick={() => head && ask('hose head')(String(Math.round(head.typ * 1000) / 1000))}
+            onClick={() => head && void answer(HOSE_HEAD, Math.round(head.typ * 1000) / 1000)}
           >
-            {state.answers['hose head']
-              ? `Enter it (was ${roundTo(Number(state.answers['hose head']) * 100, 1)} cm)`
-              : 'Enter it'}
+            {was === undefined ? 'Enter it' : `Enter it (was ${roundTo(was * 100, 1)} cm)`}
           </button>
         </div>
         <div className="grid gap-x-4 mid:grid-cols-2">
-          <Celsius label="It is today" question={CELSIUS.today} />
-          <Celsius label="The store gets at most" question={CELSIUS.store} />
+          <Celsius label="It is today" where="today" />
+          <Celsius label="The store gets at most" where="store" />
         </div>
         <p className="text-quiet">
           A can may be {Math.floor(safeFillToday(state) * 1000) / 10} % full for that. Through a {bore * 1000} mm hose
@@ -80,10 +90,10 @@ export function SeenSheet({ open, onClose }: { open: boolean; onClose: () => voi
   );
 }
 
-function Celsius({ label, question }: { label: string; question: string }) {
-  const { state, enter } = useJob();
+function Celsius({ label, where }: { label: string; where: 'today' | 'store' }) {
+  const { state, answer } = useJob();
   const [value, setValue] = useState<Estimate | null>(null);
-  const said = state.answers[question];
+  const said = answerTo(state, CELSIUS, where);
   return (
     <div>
       <QuantityField
@@ -91,14 +101,14 @@ function Celsius({ label, question }: { label: string; question: string }) {
         dimension="temperature"
         unit="°C"
         decimals={0}
-        hint={said ? `written: ${said} °C` : '12 °C or 54 F'}
+        hint={said !== undefined ? `written: ${said} °C` : '12 °C or 54 F'}
         onRead={setValue}
       />
       <button
         type="button"
         className="btn w-full"
         disabled={!value}
-        onClick={() => value && void enter('answer', { question, value: String(Math.round(value.typ - 273.15)) })}
+        onClick={() => value && void answer(CELSIUS, Math.round(value.typ - 273.15), where)}
       >
         Keep it
       </button>

@@ -2,7 +2,7 @@ import {
   checkTank,
   exactly,
   InputError,
-  level,
+  noTilt,
   shapeLitres,
   type Bodies,
   type Estimate,
@@ -69,7 +69,7 @@ export function ShapeSheet({ vehicle, onClose, onKeep }: ShapeSheetProps) {
           <TankSection
             vehicle={drawn}
             aboard={exactly(vehicle.tank.litres.typ * 0.4)}
-            tilt={level}
+            tilt={noTilt}
             width={size.width}
           />
         )}

@@ -1,6 +1,6 @@
 import {
   InputError,
-  level,
+  noTilt,
   profileAxis,
   rangeInWords,
   roundTo,
@@ -25,7 +25,7 @@ export function TankPanel() {
   const { state, enter } = useJob();
   const { vehicle, fuel } = state;
   const [box, size] = useSize<HTMLDivElement>();
-  const [tilt, setTilt] = useState<Tilt>(level);
+  const [tilt, setTilt] = useState<Tilt>(noTilt);
   const [axis, setAxis] = useState<Axis | null>(null);
   const [seen, setSeen] = useState<number | null>(null);
   const [shaping, setShaping] = useState(false);
@@ -133,7 +133,7 @@ export function TankPanel() {
                 type="button"
                 className="btn"
                 data-action="best-tilt"
-                onClick={() => setTilt(tilt.x === 0 && tilt.y === 0 ? search.best!.tilt : level)}
+                onClick={() => setTilt(tilt.x === 0 && tilt.y === 0 ? search.best!.tilt : noTilt)}
               >
                 {tilt.x === 0 && tilt.y === 0 ? 'Show it tipped' : 'Show it level'}
               </button>

@@ -1,4 +1,4 @@
-import { drainFacts, drainWays, hoursInWords, kitOf, rangeInWords, type DrainWay } from '@iron-cradle/core';
+import { answerTo, drainFacts, drainWays, hoursInWords, kitOf, rangeInWords, WAY_OUT, type DrainWay } from '@iron-cradle/core';
 import { Check } from 'lucide-react';
 import { useState } from 'react';
 import { useJob } from '../../../log/useJob.ts';
@@ -7,21 +7,19 @@ import { useShop } from '../../../net/queries.ts';
 import { Bursts } from './Bursts.tsx';
 import { SeenSheet } from './SeenSheet.tsx';
 
-const QUESTION = 'way out';
-
 /** The ways to get it out, best first: minutes, what stays, why one cannot be here. The one in use says how. */
 export function WaysOut({ onCounted }: { onCounted: (litres: number) => void }) {
-  const { state, enter } = useJob();
+  const { state, enter, answer } = useJob();
   const shop = useShop().data;
   const [seeing, setSeeing] = useState(false);
   const ways = drainWays({
     vehicle: state.vehicle,
     aboard: state.fuel.aboard,
     complaint: state.complaint,
-    facts: drainFacts(state.answers, state.gates[1].passed !== null),
+    facts: drainFacts(state, state.gates[1].passed !== null),
     ...(shop ? { kit: kitOf(shop.kit) } : {}),
   });
-  const chosen = state.answers[QUESTION] ?? null;
+  const chosen = answerTo(state, WAY_OUT) ?? null;
   const running = state.waits.some((w) => w.what === 'draining' && !w.ended);
   return (
     <section aria-label="ways out">
@@ -35,7 +33,7 @@ export function WaysOut({ onCounted }: { onCounted: (litres: number) => void }) 
               aria-pressed={chosen === way.id}
               disabled={way.cannot !== null || state.signed !== null}
               className="flex min-h-16 w-full items-center gap-3 py-1.5 text-left"
-              onClick={() => void enter('answer', { question: QUESTION, value: way.id })}
+              onClick={() => void answer(WAY_OUT, way.id)}
             >
               {way.cannot ? (
                 <Shape outcome="bad" size={20} label="cannot be here" />

@@ -1,4 +1,4 @@
-import { bindings, MORE_TILT } from '@iron-cradle/core';
+import { bindings, MORE_TILT, REACH } from '@iron-cradle/core';
 import type { Change, Foresight, Remedy } from '@iron-cradle/core/foresight';
 import { useState } from 'react';
 import { Link } from 'react-router';
@@ -13,7 +13,7 @@ import { WhatIf } from './WhatIf.tsx';
 
 /** What lies ahead: minutes as a range, what each line is asked for, what if, and where there is no way, what makes one. */
 export function AheadSheet({ open, onClose }: { open: boolean; onClose: () => void }) {
-  const { state, jobId, enter } = useJob();
+  const { state, jobId, enter, answer } = useJob();
   const [changes, setChanges] = useState<Change[]>([]);
   const now = useForesight(state, [], open);
   const then = useForesight(state, changes, open && changes.length > 0);
@@ -24,12 +24,12 @@ export function AheadSheet({ open, onClose }: { open: boolean; onClose: () => vo
     for (const change of remedy.changes) {
       if (change.what === 'longer')
         await enter('surprise', { what: 'freed', key: `line:${change.line}`, more: change.mm });
-      if (change.what === 'reach') await enter('answer', { question: `reach ${change.way}`, value: String(change.mm) });
+      if (change.what === 'reach') await answer(REACH, change.mm, change.way);
       if (change.what === 'lower') {
         const at = bindings(state).find((b) => b.key === `obstruction:${change.obstruction}`)!.limit.typ;
         await enter('surprise', { what: 'holds', key: `obstruction:${change.obstruction}`, lets: at + change.mm });
       }
-      if (change.what === 'tilt') await enter('answer', { question: MORE_TILT, value: String(change.mm) });
+      if (change.what === 'tilt') await answer(MORE_TILT, change.mm);
     }
     setChanges([]);
   };

@@ -1,4 +1,4 @@
-import { shortName, type Estimate } from '@iron-cradle/core';
+import { shortName, SLACK, type Estimate } from '@iron-cradle/core';
 import type { Foresight } from '@iron-cradle/core/foresight';
 import { useState } from 'react';
 import { useJob } from '../../../log/useJob.ts';
@@ -7,7 +7,7 @@ import { QuantityField } from '../../../ui/QuantityField.tsx';
 
 /** What the plan asks of each that is still on, and which of the unknown figures change it. */
 export function Asked({ foresight }: { foresight: Foresight }) {
-  const { enter } = useJob();
+  const { enter, answer } = useJob();
   const [open, setOpen] = useState<string | null>(null);
   const [mm, setMm] = useState<number | null>(null);
   const stake = (key: string) => foresight.matters.find((m) => m.key === key || m.also?.key === key);
@@ -25,7 +25,7 @@ export function Asked({ foresight }: { foresight: Foresight }) {
   const ranked = [...rows].sort((a, b) => weight(b.key) - weight(a.key) || b.mm - a.mm);
   const keep = async (key: string) => {
     if (mm === null) return;
-    if (key.startsWith('line:')) await enter('answer', { question: `slack ${key.slice(5)}`, value: String(mm) });
+    if (key.startsWith('line:')) await answer(SLACK, mm, key.slice(5));
     else await enter('surprise', { what: 'holds', key, lets: mm });
     setOpen(null);
     setMm(null);

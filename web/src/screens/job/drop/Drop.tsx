@@ -8,8 +8,9 @@ import { useKeys } from '../../../app/keys.tsx';
 import { useJob } from '../../../log/useJob.ts';
 import { Strap } from '../../../look/Strap.tsx';
 import { Band } from '../../../ui/Band.tsx';
-import { descended, heightInWords, lengthIn, spokenStop, takeBackInWords } from '@iron-cradle/core';
+import { descended, heightInWords, lengthIn, spokenStop } from '@iron-cradle/core';
 import { LineSheet } from '../LineFacts.tsx';
+import { useTakeBack } from '../useTakeBack.ts';
 import { OffSheet } from '../OffSheet.tsx';
 import { TankLayout } from '../tank/TankLayout.tsx';
 import { Stage } from './Stage.tsx';
@@ -34,7 +35,7 @@ export default function Drop() {
   const units = useUnits();
   const down = descended(state);
   const reached = state.out ? 'The tank is down.' : 'Its top is where it is worked on.';
-  const undo = takeBackInWords(state);
+  const undo = useTakeBack();
   const words = down
     ? reached
     : spokenStop({
@@ -65,7 +66,7 @@ export default function Drop() {
   useHandsOff({ words, next: go });
   const held = stop.kind === 'held';
   // A height that is tried with the ± keys is no new stop: quick taps there are meant.
-  const newest = state.kept.at(-1)!.id;
+  const { newest } = state;
   useEffect(() => {
     screenChanged();
     tone(held ? 'halt' : 'done');

@@ -16,7 +16,7 @@ const FOOT = 56;
 /** The hang as it is now, and, drawn along the plan, as it will be at each stop if the figures are as likely. */
 export function Stage({ descent, width, height, onLine }: StageProps) {
   const { state, stop, ghost, ahead } = descent;
-  const newest = state.kept.at(-1)!.id;
+  const { newest } = state;
   const [at, setAt] = useState({ entry: newest, step: 0 });
   // A new entry brings it back to where the tank hangs.
   const step = at.entry === newest ? Math.min(at.step, ahead.stops.length - 1) : 0;

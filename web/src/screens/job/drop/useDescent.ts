@@ -1,7 +1,7 @@
 import {
   bindings,
   isLevel,
-  localDrop,
+  dropAt,
   nextStop,
   planChanged,
   planDescent,
@@ -30,7 +30,7 @@ export function useDescent() {
       height <= planned.pose.f && planned.kind === 'creep' ? 'creep' : 'stop',
     );
   }, [state, planned, height]);
-  const newest = state.kept.at(-1)!.id;
+  const newest = state.newest;
   const bundle = useBundle(`${newest}/${stop.pose.f}/${stop.pose.r}`);
   const candidates = useMemo(
     () => [...stop.actions.map((a) => a.key), ...bindings(state).map((b) => b.key)],
@@ -59,7 +59,7 @@ export function useDescent() {
     return found ? found.wetWhenOpen || found.kind === 'evap' : false;
   };
   /** Local drop of a line’s port at this stop, mm. */
-  const there = (key: string) => localDrop(stop.pose, line(key)?.x ?? 0, state.vehicle.length);
+  const there = (key: string) => dropAt(stop.pose, line(key)?.x ?? 0, state.vehicle.length);
   /** A way a hand may find here though the file is not sure of it. */
   const mayPart = (key: string): string | null =>
     line(key)?.part.find((way) => way.reachFrom.typ <= there(key) && there(key) <= way.reachTo.typ)?.id ??

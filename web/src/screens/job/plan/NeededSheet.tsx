@@ -1,13 +1,18 @@
 import {
+  answerTo,
+  CAP_OPENS,
   COMPARE,
   compareList,
+  HERE,
+  KIT,
   neededFor,
-  neededQuestions,
   onceOrder,
   ruleWord,
   type Compared,
   type Needed,
   type NeededRule,
+  type ValueOf,
+  WAY_OUT,
 } from '@iron-cradle/core';
 import { Check } from 'lucide-react';
 import { useMemo, useState } from 'react';
@@ -15,17 +20,18 @@ import { useJob } from '../../../log/useJob.ts';
 import { Shape } from '../../../look/Shapes.tsx';
 import { Choice } from '../../../ui/Choice.tsx';
 import { Sheet } from '../../../ui/Sheet.tsx';
+import { useWords } from '../../../ui/Words.tsx';
 
 type Page = 'needed' | 'compare' | 'order';
 const rules: NeededRule[] = ['always', 'mayBreak', 'carryOver', 'ifBad', 'use'];
 
 /** What the job needs, old part against new, and what is toggled put in one order. */
 export function NeededSheet({ open, onClose }: { open: boolean; onClose: () => void }) {
-  const { state } = useJob();
+  const { state, answer } = useJob();
   const [page, setPage] = useState<Page>('needed');
   const needed = useMemo(() => neededFor(state), [state]);
   const compared = compareList(state);
-  const cap = state.answers['cap opens'];
+  const cap = answerTo(state, CAP_OPENS);
   return (
     <Sheet open={open} onClose={onClose} title="Before it is opened" hint="What is missing now stops the job half-way.">
       <Choice
@@ -43,8 +49,9 @@ export function NeededSheet({ open, onClose }: { open: boolean; onClose: () => v
         <div className="pt-4">
           <YesNo
             label="Filler cap: does it open?"
-            question="cap opens"
+            id="cap opens"
             said={cap}
+            onSay={(value) => void answer(CAP_OPENS, value)}
             why="a locked cap whose key is missing stops the draining"
           />
           {rules.map((rule) => {
@@ -65,7 +72,7 @@ export function NeededSheet({ open, onClose }: { open: boolean; onClose: () => v
       {page === 'compare' && <Compare list={compared} />}
       {page === 'order' && (
         <ol className="ruled pt-4">
-          {onceOrder(state, state.answers['way out'] === 'ownPump').map((step, i) => (
+          {onceOrder(state, answerTo(state, WAY_OUT) === 'ownPump').map((step, i) => (
             <li key={step.what} className="flex gap-4 py-2.5">
               <span className="reading w-6 shrink-0 text-right text-20">{i + 1}</span>
               <span>
@@ -82,16 +89,17 @@ export function NeededSheet({ open, onClose }: { open: boolean; onClose: () => v
 
 function YesNo({
   label,
-  question,
+  id,
   said,
   why,
+  onSay,
 }: {
   label: string;
-  question: string;
-  said: string | undefined;
+  id: string;
+  said: 'yes' | 'no' | undefined;
   why: string;
+  onSay: (value: 'yes' | 'no') => void;
 }) {
-  const { enter } = useJob();
   return (
     <div className="flex items-center gap-3 py-1.5">
       <span className="min-w-0 flex-1 leading-tight">
@@ -105,8 +113,8 @@ function YesNo({
           className="btn w-20 shrink-0"
           aria-pressed={said === value}
           aria-label={`${label} ${value}`}
-          data-here={question}
-          onClick={() => void enter('answer', { question, value })}
+          data-here={id}
+          onClick={() => onSay(value)}
         >
           {said === value && <Check size={18} aria-hidden className="shrink-0" />}
           {value}
@@ -117,15 +125,16 @@ function YesNo({
 }
 
 function Row({ needed }: { needed: Needed }) {
-  const { state, enter } = useJob();
-  const kit = neededQuestions.kit(needed.id);
-  const said = state.answers[neededQuestions.here(needed.id)];
+  const { state, answer } = useJob();
+  const words = useWords();
+  const said = answerTo(state, HERE, needed.id);
   return (
     <li>
       <YesNo
         label={`${needed.count > 1 ? `${needed.count} × ` : ''}${needed.name}`}
-        question={neededQuestions.here(needed.id)}
+        id={`here ${needed.id}`}
         said={said}
+        onSay={(value) => void answer(HERE, value, needed.id)}
         why={needed.why}
       />
       {said === 'yes' && needed.kind === 'part' && needed.count > 1 && (
@@ -136,8 +145,8 @@ function Row({ needed }: { needed: Needed }) {
               key={n}
               type="button"
               className="btn w-16"
-              aria-pressed={state.answers[kit] === String(n)}
-              onClick={() => void enter('answer', { question: kit, value: String(n) })}
+              aria-pressed={answerTo(state, KIT, needed.id) === n}
+              onClick={() => void answer(KIT, n, needed.id)}
             >
               {n}
             </button>
@@ -147,21 +156,21 @@ function Row({ needed }: { needed: Needed }) {
       {needed.kit && needed.kit.outcome !== 'good' && (
         <p className="flex items-center gap-2 pb-2 font-semibold">
           <Shape outcome={needed.kit.outcome} size={18} />
-          {needed.kit.reasons[0]!.text}: {needed.kit.next[0]}
+          {words(needed.kit.reasons[0]?.text ?? '')}: {words(needed.kit.next[0] ?? '')}
         </p>
       )}
     </li>
   );
 }
 
-const answers = [
+const answers: { value: ValueOf<typeof COMPARE>; label: string }[] = [
   { value: 'same', label: 'Same' },
   { value: 'different', label: 'Differs' },
   { value: 'carry', label: 'Carry over' },
 ] as const;
 
 function Compare({ list }: { list: readonly Compared[] }) {
-  const { enter } = useJob();
+  const { answer } = useJob();
   if (list.length === 0)
     return (
       <p className="pt-4 text-quiet">No new part comes for this complaint: nothing to hold against the old one.</p>
@@ -181,7 +190,7 @@ function Compare({ list }: { list: readonly Compared[] }) {
                 type="button"
                 className="btn"
                 aria-pressed={line.is === a.value || (a.value === 'carry' && line.is === 'carried')}
-                onClick={() => void enter('answer', { question: COMPARE(line.id), value: a.value })}
+                onClick={() => void answer(COMPARE, a.value, line.id)}
               >
                 {a.label}
               </button>
@@ -193,7 +202,7 @@ function Compare({ list }: { list: readonly Compared[] }) {
               <button
                 type="button"
                 className="btn"
-                onClick={() => void enter('answer', { question: COMPARE(line.id), value: 'carried' })}
+                onClick={() => void answer(COMPARE, 'carried', line.id)}
               >
                 Carried over
               </button>

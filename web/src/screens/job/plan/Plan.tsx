@@ -1,4 +1,13 @@
-import { complaintOf, diagnose, hoursInWords, kitOf, makeCall, rangeInWords, roundTo } from '@iron-cradle/core';
+import {
+  complaintOf,
+  diagnose,
+  hoursInWords,
+  kitOf,
+  litres as inLitres,
+  makeCall,
+  roundTo,
+  say,
+} from '@iron-cradle/core';
 import { useMemo, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { Kilograms } from '../../../drawings/kilograms/Kilograms.tsx';
@@ -6,6 +15,7 @@ import { useJob } from '../../../log/useJob.ts';
 import { Strap } from '../../../look/Strap.tsx';
 import { useShop } from '../../../net/queries.ts';
 import { Sheet } from '../../../ui/Sheet.tsx';
+import { useWords } from '../../../ui/Words.tsx';
 import { StationRail } from '../StationRail.tsx';
 import { TakeBack } from '../TakeBack.tsx';
 import { AheadSheet } from '../drop/AheadSheet.tsx';
@@ -23,14 +33,10 @@ export default function Plan() {
   const navigate = useNavigate();
   const shop = useShop().data;
   const [sheet, setSheet] = useState<'complaint' | 'tests' | 'needed' | 'ahead' | null>(null);
-  const kilograms = { alone: shop?.alone ?? 25, two: shop?.two ?? 40 };
+  const { alone, two } = state.shop;
+  const words = useWords();
   const call = useMemo(
-    () =>
-      makeCall(
-        state,
-        { alone: shop?.alone ?? 25, two: shop?.two ?? 40 },
-        shop ? { kit: kitOf(shop.kit), cans: shop.kit.cans } : undefined,
-      ),
+    () => makeCall(state, shop ? { kit: kitOf(shop.kit), cans: shop.kit.cans } : undefined),
     [state, shop],
   );
   const diagnosis = diagnose(state);
@@ -43,13 +49,13 @@ export default function Plan() {
       <StationRail now="plan" />
       <main className="flex min-w-0 flex-1 flex-col bg-sheet px-4 pt-5 mid:px-11 mid:pt-6 wide:overflow-y-auto">
         <h1 className="pb-4 text-32 mid:text-48">{call.headline}</h1>
-        <Kilograms call={call} {...kilograms} />
+        <Kilograms call={call} alone={alone} two={two} />
         <div className="ruled mt-4 border-t border-rule">
           {diagnosis.tests.length > 0 && (
             <CallRow
               name="Must it come down?"
-              text={diagnosis.verdict.reasons[0]!.text}
-              why={`${diagnosis.verdict.reasons.map((r) => r.text).join('; ')}. ${diagnosis.verdict.next[0] ? `Next: ${diagnosis.verdict.next[0]}.` : ''}`}
+              text={words(diagnosis.verdict.reasons[0]?.text ?? '')}
+              why={`${diagnosis.verdict.reasons.map((r) => words(r.text)).join('; ')}. ${diagnosis.verdict.next[0] ? `Next: ${words(diagnosis.verdict.next[0])}.` : ''}`}
             >
               <button
                 type="button"
@@ -65,22 +71,22 @@ export default function Plan() {
           <CallRow
             name={
               litres.hi > 0
-                ? `Take out about ${roundTo(Math.max(litres.typ, 1), litres.typ > 10 ? 5 : 1)} L`
+                ? words(say`Take out about ${inLitres(roundTo(Math.max(litres.typ, 1), litres.typ > 10 ? 5 : 1))}`)
                 : 'Nothing to take out'
             }
-            text={`${rangeInWords(call.aboard, 1)} L aboard; ${litres.hi > 0 ? `${rangeInWords(litres, 1)} L until one may take it` : 'light enough as it is'}${enough ? '' : '; the drained tank may still be too much for one'}${call.wayOut ? `; ${call.wayOut.way.name.toLowerCase()}, ${hoursInWords(call.wayOut.way.minutes)}, up to ${call.wayOut.cans} cans` : ''}`}
-            why={`${call.why.takeOut}. ${call.why.mass}.`}
+            text={`${words([inLitres(call.aboard.lo, call.aboard.hi)])} aboard; ${litres.hi > 0 ? `${words([inLitres(litres.lo, litres.hi)])} until one may take it` : 'light enough as it is'}${enough ? '' : '; the drained tank may still be too much for one'}${call.wayOut ? `; ${call.wayOut.way.name.toLowerCase()}, ${hoursInWords(call.wayOut.way.minutes)}, up to ${call.wayOut.cans} cans` : ''}`}
+            why={`${words(call.why.takeOut)}. ${words(call.why.mass)}.`}
           />
           <CallRow
             name={`Drop it: ${hoursInWords(call.minutes)}`}
             text={call.breakEven ?? 'no other way in here'}
-            why={<WaysIn ways={call.waysIn} why={call.why.minutes} />}
+            why={<WaysIn ways={call.waysIn} why={words(call.why.minutes)} />}
           >
             <button type="button" className="btn w-20 shrink-0" data-action="ahead" onClick={() => setSheet('ahead')}>
               Ahead
             </button>
           </CallRow>
-          <CallRow name={`First, ${test.minutes} min`} text={test.test} why={call.why.test}>
+          <CallRow name={`First, ${test.minutes} min`} text={test.test} why={words(call.why.test)}>
             <button type="button" className="btn w-20 shrink-0" onClick={() => setSheet('complaint')}>
               {told ? { shown: 'Shown', notShown: 'Not shown', notRun: 'Not run' }[told.result] : 'Record'}
             </button>
@@ -109,7 +115,7 @@ export default function Plan() {
               Here?
             </button>
           </CallRow>
-          {call.soak && <SoakRow soak={call.soak} why={call.why.soak} />}
+          {call.soak && <SoakRow soak={call.soak} why={words(call.why.soak)} />}
         </div>
         <div className="sticky bottom-0 z-10 -mx-4 mt-auto grid grid-cols-[1fr_1.6fr] gap-3 border-t border-rule bg-sheet px-4 py-3 mid:-mx-11 mid:grid-cols-[1fr_1.4fr] mid:px-11">
           <Link to={`/jobs/${jobId}/quote`} className="btn min-h-18">

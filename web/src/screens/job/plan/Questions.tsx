@@ -1,12 +1,14 @@
-import { rangeInWords, witnessWord, type CallQuestion } from '@iron-cradle/core';
+import { kilograms, litres, SLACK, witnessWord, type CallQuestion } from '@iron-cradle/core';
 import { useState } from 'react';
 import { useJob } from '../../../log/useJob.ts';
+import { useWords } from '../../../ui/Words.tsx';
 import { WitnessButtons } from '../drain/WitnessButtons.tsx';
 import { StringSheet } from './StringSheet.tsx';
 
 /** At most three questions, each with what it decides and what is at stake; each can be left. */
 export function Questions({ questions }: { questions: readonly CallQuestion[] }) {
-  const { state, enter } = useJob();
+  const { state, answer } = useJob();
+  const words = useWords();
   const [measured, setMeasured] = useState<string | null>(null);
   return (
     <section aria-label="ask the vehicle">
@@ -17,12 +19,12 @@ export function Questions({ questions }: { questions: readonly CallQuestion[] })
       {questions.map((q) => (
         <div key={q.id} className="border-b-2 border-ink pb-4 pt-3" data-question={q.id}>
           <div className="flex items-baseline justify-between gap-3">
-            <h3 className="text-20">{q.text}</h3>
+            <h3 className="text-20">{words(q.text)}</h3>
             <span className="reading shrink-0">
-              {'minutes' in q.stake ? `${q.stake.minutes} min` : `${q.stake.kilograms} kg`}
+              {'minutes' in q.stake ? `${q.stake.minutes} min` : words([kilograms(q.stake.kilograms)])}
             </span>
           </div>
-          <p className="pb-3 leading-tight text-quiet">{q.decides}</p>
+          <p className="pb-3 leading-tight text-quiet">{words(q.decides)}</p>
           {'question' in q.answer ? (
             <div className={`grid gap-3 ${q.id.startsWith('slack ') ? 'grid-cols-2' : 'grid-cols-3'}`}>
               {q.id.startsWith('slack ') && (
@@ -36,7 +38,7 @@ export function Questions({ questions }: { questions: readonly CallQuestion[] })
                   type="button"
                   className="btn"
                   onClick={() =>
-                    'question' in q.answer && void enter('answer', { question: q.answer.question, value: choice.value })
+                    'question' in q.answer && void answer(q.answer.question, choice.value, q.answer.of ?? undefined)
                   }
                 >
                   {choice.label}
@@ -55,7 +57,7 @@ export function Questions({ questions }: { questions: readonly CallQuestion[] })
               {witnessWord[step.kind]}
               {!step.counts && <span className="text-quiet">: the sender is the complaint, it does not count</span>}
             </span>
-            <span className="reading shrink-0">{rangeInWords(step.said, 1)} L</span>
+            <span className="reading shrink-0">{words([litres(step.said.lo, step.said.hi)])}</span>
           </li>
         ))}
       </ul>
@@ -66,7 +68,7 @@ export function Questions({ questions }: { questions: readonly CallQuestion[] })
         <StringSheet
           line={state.vehicle.connections.find((c) => c.id === measured)?.name ?? measured}
           onClose={() => setMeasured(null)}
-          onKeep={async (mm) => void (await enter('answer', { question: `slack ${measured}`, value: String(mm) }))}
+          onKeep={async (mm) => void (await answer<number | 'short' | 'long' | 'hidden'>(SLACK, mm, measured))}
         />
       )}
     </section>

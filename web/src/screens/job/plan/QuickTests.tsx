@@ -1,4 +1,4 @@
-import { diagnose, questionOf, type Estimate, type QuickTest } from '@iron-cradle/core';
+import { diagnose, QUICK_TEST, type Estimate, type QuickTest } from '@iron-cradle/core';
 import { useState } from 'react';
 import { useJob } from '../../../log/useJob.ts';
 import { Shape } from '../../../look/Shapes.tsx';
@@ -6,16 +6,18 @@ import { Strap } from '../../../look/Strap.tsx';
 import { LiveReading } from '../../../ui/LiveReading.tsx';
 import { QuantityField } from '../../../ui/QuantityField.tsx';
 import { Sheet } from '../../../ui/Sheet.tsx';
+import { useWords } from '../../../ui/Words.tsx';
 import { VerdictView } from '../../../ui/VerdictView.tsx';
 
 /** Must it come down at all? Quick tests, those that decide most a minute first, each reading judged. */
 export function QuickTests() {
-  const { state, enter } = useJob();
+  const { state, enter, answer } = useJob();
+  const words = useWords();
   const [asked, setAsked] = useState<QuickTest | null>(null);
   const [value, setValue] = useState<Estimate | null>(null);
   const { tests, verdict } = diagnose(state);
-  const tell = async (said: string) => {
-    if (asked) await enter('answer', { question: questionOf(asked), value: said });
+  const tell = async (said: string | number) => {
+    if (asked) await answer(QUICK_TEST, said, asked.id);
     setAsked(null);
     setValue(null);
   };
@@ -24,7 +26,7 @@ export function QuickTests() {
     <section aria-label="must it come down?">
       <div className="border-b-2 border-ink py-2" data-verdict={verdict.outcome}>
         <VerdictView verdict={verdict} compact />
-        {verdict.next[0] && <p className="pl-9 pt-1 font-semibold">Next: {verdict.next[0]}.</p>}
+        {verdict.next[0] && <p className="pl-9 pt-1 font-semibold">Next: {words(verdict.next[0])}.</p>}
       </div>
       <ul className="ruled">
         {tests.map(({ test, judged }) => (
@@ -41,7 +43,9 @@ export function QuickTests() {
                 <span className={test.id === next ? 'font-bold' : ''}>{test.name}</span>
                 {judged && (
                   <span className="block text-quiet">
-                    {[judged.verdict.reasons[0]?.text, judged.verdict.reasons[0]?.figure].filter(Boolean).join(', ')}
+                    {[judged.verdict.reasons[0]?.text, judged.verdict.reasons[0]?.figure]
+                      .flatMap((part) => (part ? [words(part)] : []))
+                      .join(', ')}
                   </span>
                 )}
               </span>
@@ -80,7 +84,7 @@ export function QuickTests() {
               channel={asked.id}
               take="Take it"
               takesNothing
-              onTake={(r) => void tell(r.value === null ? 'open' : String(r.value))}
+              onTake={(r) => void tell(r.value ?? 'open')}
             />
             <QuantityField
               label="The meter reads"
@@ -95,7 +99,7 @@ export function QuickTests() {
               </button>
             )}
             <Strap
-              onClick={() => void tell(String(value!.hi))}
+              onClick={() => value && void tell(value.hi)}
               waitsFor={value && value.lo >= 0 ? undefined : 'type a reading, zero or more'}
             >
               Enter it

@@ -11,7 +11,7 @@ export function OwedSheet({ debt, onClose }: { debt: Debt | null; onClose: () =>
   const { state, jobId, enter } = useJob();
   const [words, setWords] = useState('');
   if (!debt) return null;
-  const pulled = debt.key.startsWith('line:');
+  const pulled = debt.id.startsWith('pull:');
   const gate = debt.key.startsWith('gate:') ? debt.key.slice(5) : null;
   const station = gate
     ? { 1: 'safe', 2: 'drain', 3: 'bench', 4: 'refit' }[gate]
@@ -84,7 +84,7 @@ export function OwedSheet({ debt, onClose }: { debt: Debt | null; onClose: () =>
         <p className="pb-4 text-quiet">It stands on this page, further up.</p>
       ) : null}
       <h3 className="pb-2 text-20">Or sign it all the same, as a deviation</h3>
-      <DeviationForm about={debt.key} onDone={onClose} />
+      <DeviationForm debt={debt} onDone={onClose} />
     </Sheet>
   );
 }

@@ -4,7 +4,6 @@ import { useNavigate } from 'react-router';
 import { useJob } from '../../../log/useJob.ts';
 import { Shape } from '../../../look/Shapes.tsx';
 import { Strap } from '../../../look/Strap.tsx';
-import { useShop } from '../../../net/queries.ts';
 import { Band } from '../../../ui/Band.tsx';
 import { TagSheet } from '../TagSheet.tsx';
 import { TakeBack } from '../TakeBack.tsx';
@@ -47,9 +46,8 @@ export default function Prove() {
 function Signing() {
   const { state, jobId, enter } = useJob();
   const navigate = useNavigate();
-  const shop = useShop().data;
   const [debt, setDebt] = useState<Debt | null>(null);
-  const debts = owed(state, shop ?? undefined);
+  const debts = owed(state);
   const [tag, setTag] = useState<string | null>(null);
   const [torque, setTorque] = useState<string | null>(null);
   const sign = async () => {
@@ -75,7 +73,7 @@ function Signing() {
         </h2>
         <ul className="ruled">
           {debts.map((d) => (
-            <li key={d.key + d.text}>
+            <li key={d.id}>
               <button
                 type="button"
                 className="flex min-h-14 w-full items-center gap-3 py-1 text-left"
@@ -92,8 +90,8 @@ function Signing() {
           <>
             <h3 className="pt-4 text-20">Left off, with a reason</h3>
             {state.deviations.map((d) => (
-              <p key={d.key} className="py-1">
-                {d.reason}; agreed by {d.who}, due {d.due}
+              <p key={d.debt} className="py-1">
+                {d.what}: {d.reason}; agreed by {d.who}, due {d.due}
               </p>
             ))}
           </>

@@ -1,3 +1,4 @@
+import { TEST_STOP } from '@iron-cradle/core';
 import { useState } from 'react';
 import { useJob } from '../../../log/useJob.ts';
 import { Strap } from '../../../look/Strap.tsx';
@@ -5,15 +6,35 @@ import { TextField } from '../../../ui/TextField.tsx';
 
 /** Key on at the test stop, while every top joint can still be seen and reached. */
 export function TestStop() {
-  const { enter } = useJob();
+  const { state, enter } = useJob();
   const [words, setWords] = useState('');
-  const tell = (verdict: 'good' | 'doubtful' | 'bad', note: string) =>
-    enter('finding', {
-      what: 'test stop',
+  const on = state.keyTurns.some((turn) => turn.off === null);
+  const tell = async (verdict: 'good' | 'doubtful' | 'bad', note: string) => {
+    await enter('finding', {
+      what: TEST_STOP,
       where: 'top of the tank',
       verdict,
       note: words.trim() ? `${note}: ${words.trim()}` : note,
     });
+    await enter('keyOff', {});
+  };
+  if (!on)
+    return (
+      <div className="flex min-h-full flex-col">
+        <div className="flex-1 p-4 wide:p-5">
+          <h1 className="pb-2 text-32">Nobody underneath? Then the key.</h1>
+          <p className="text-quiet">
+            Tray under the joints, eyes covered, cold light at hand. Prime by switching the key on and off; never start
+            it here. What was confirmed without pressure is asked again afterwards.
+          </p>
+        </div>
+        <div className="border-t border-rule bg-sheet p-4 wide:px-5">
+          <Strap data-action="key-on" onClick={() => void enter('keyOn', { where: 'test stop', primed: 'pump' })}>
+            Key on
+          </Strap>
+        </div>
+      </div>
+    );
   return (
     <div className="flex min-h-full flex-col">
       <div className="flex-1 p-4 wide:p-5">

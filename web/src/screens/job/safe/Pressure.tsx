@@ -1,4 +1,4 @@
-import { BLEEDING, OPEN_BELOW, SCHOOL, schoolsFor, writeQuantity, type Estimate } from '@iron-cradle/core';
+import { answerTo, BLEEDING, OPEN_BELOW, SCHOOL, schoolsFor, writeQuantity, type Estimate } from '@iron-cradle/core';
 import { useState } from 'react';
 import { useJob } from '../../../log/useJob.ts';
 import { useInstruments, useLive } from '../../../net/instruments.ts';
@@ -19,7 +19,7 @@ export function Pressure() {
   const read = state.pressure?.reading;
   const bar = live?.value ?? null;
   const shown = bar === null ? read : bar * 100;
-  const school = schoolsFor(state).find((s) => s.id === state.answers[SCHOOL]);
+  const school = schoolsFor(state).find((s) => s.id === answerTo(state, SCHOOL));
   const letOut = state.waits.some((w) => w.what === BLEEDING);
   const keep = (kPa: number) => enter('pressure', { reading: Math.round(Math.max(0, kPa) * 100) / 100 });
   return (

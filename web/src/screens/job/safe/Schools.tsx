@@ -1,4 +1,4 @@
-import { SCHOOL, SEALED, schoolsFor, type School } from '@iron-cradle/core';
+import { answerTo, SCHOOL, SEALED, schoolsFor, type School } from '@iron-cradle/core';
 import { useState } from 'react';
 import { useJob } from '../../../log/useJob.ts';
 import { Shape } from '../../../look/Shapes.tsx';
@@ -7,12 +7,12 @@ import { Sheet } from '../../../ui/Sheet.tsx';
 
 /** How the pressure comes out: one way chosen, its steps in order; the others a tap away. */
 export function Schools() {
-  const { state, enter } = useJob();
+  const { state, answer } = useJob();
   const [open, setOpen] = useState(false);
   const schools = schoolsFor(state);
-  const chosen = schools.find((s) => s.id === state.answers[SCHOOL]);
+  const chosen = schools.find((s) => s.id === answerTo(state, SCHOOL));
   const choose = async (school: School) => {
-    await enter('answer', { question: SCHOOL, value: school.id });
+    await answer(SCHOOL, school.id);
     setOpen(false);
   };
   return (
@@ -46,8 +46,8 @@ export function Schools() {
       <Sheet open={open} onClose={() => setOpen(false)} title="How the pressure comes out">
         <Choice
           label="Is the tank sealed, under pressure by design?"
-          value={state.answers[SEALED] ?? (state.vehicle.tank.sealed ? 'yes' : null)}
-          onChoose={(value) => void enter('answer', { question: SEALED, value })}
+          value={answerTo(state, SEALED) ?? (state.vehicle.tank.sealed ? 'yes' : null)}
+          onChoose={(value) => void answer(SEALED, value)}
           options={[
             { value: 'yes', label: 'Sealed' },
             { value: 'no', label: 'Not sealed' },

@@ -1,4 +1,4 @@
-import { InputError, poseInWords, tapeAt, tapeAtHome, tapeQuestion, type Pose } from '@iron-cradle/core';
+import { InputError, poseInWords, tapeAt, TAPE, tapeAtHome, type Pose } from '@iron-cradle/core';
 import { useState } from 'react';
 import { useUnits } from '../../../app/units.ts';
 import { useJob } from '../../../log/useJob.ts';
@@ -8,7 +8,7 @@ import { Sheet } from '../../../ui/Sheet.tsx';
 
 /** What a tape reads from the floor up to each end: read once, known at every height. */
 export function TapeSheet({ open, onClose }: { open: boolean; onClose: () => void }) {
-  const { state, enter } = useJob();
+  const { state, answer } = useJob();
   const units = useUnits();
   const [read, setRead] = useState<Partial<Record<keyof Pose, number>>>({});
   const [problem, setProblem] = useState('');
@@ -19,7 +19,7 @@ export function TapeSheet({ open, onClose }: { open: boolean; onClose: () => voi
       const home = (['f', 'r'] as const).flatMap((end) =>
         read[end] === undefined ? [] : [{ end, mm: tapeAtHome(state, end, read[end]) }],
       );
-      for (const { end, mm } of home) await enter('answer', { question: tapeQuestion(end), value: String(mm) });
+      for (const { end, mm } of home) await answer(TAPE, mm, end);
     } catch (error) {
       if (!(error instanceof InputError)) throw error;
       return setProblem(`Expected ${error.expected}.`);

@@ -1,0 +1,196 @@
+import {
+  dropAt,
+  entryInWords,
+  InputError,
+  lengthText,
+  poseInWords,
+  readQuantity,
+  resourceName,
+  splitKey,
+  unsettledKeys,
+  type Entry,
+  type Pose,
+} from '@iron-cradle/core';
+import { format } from 'date-fns';
+import { useState } from 'react';
+import { useUnits } from '../../app/units.ts';
+import { useJob } from '../../log/useJob.ts';
+import { Shape } from '../../look/Shapes.tsx';
+import { Strap } from '../../look/Strap.tsx';
+import { useNames } from '../../net/queries.ts';
+import { Choice } from '../../ui/Choice.tsx';
+import { TextField } from '../../ui/TextField.tsx';
+
+/**
+ * Two devices said different things, neither knowing of the other: what is true now? Nothing is planned from it until it
+ * is answered, one question after the other.
+ */
+export function TwoDevices() {
+  const { state, log } = useJob();
+  const name = useNames();
+  const units = useUnits();
+  const keys = unsettledKeys(state);
+  const key = keys[0];
+  if (!key) return null;
+  const between = (state.twoDevices[key]?.open ?? []).flatMap((id) => log.filter((entry) => entry.id === id));
+  const devices = [...new Set(between.map((entry) => entry.device))];
+  return (
+    <main className="mx-auto flex w-full max-w-3xl flex-1 flex-col gap-5 p-4 mid:p-8" data-two-devices={key}>
+      <h1 className="flex items-start gap-3 text-32">
+        <Shape outcome="unknown" size={30} label="not known" />
+        Two devices say different things of {resourceName(state, key)}
+      </h1>
+      <p className="text-quiet">
+        Each was away from the other. Look at the vehicle, then say what is true. Until then nothing is planned
+        {keys.length > 1 ? `; ${keys.length} questions in all` : ''}.
+      </p>
+      <div className="grid gap-5 mid:grid-cols-2">
+        {devices.map((device, i) => (
+          <section key={device} aria-label={`device ${i + 1}`}>
+            <h2 className="border-b-2 border-ink pb-1 text-20">Device {i + 1}</h2>
+            <ul className="ruled">
+              {between
+                .filter((entry) => entry.device === device)
+                .map((entry) => (
+                  <li key={entry.id} className="flex gap-3 py-2">
+                    <span className="reading shrink-0">{format(new Date(entry.at), 'H:mm')}</span>
+                    <span>
+                      {entryInWords(state, entry, units)} <span className="text-quiet">({name(entry.by)})</span>
+                    </span>
+                  </li>
+                ))}
+            </ul>
+          </section>
+        ))}
+      </div>
+      <div className="mt-auto pt-4">
+        <Truth key={key} about={key} between={between} />
+      </div>
+    </main>
+  );
+}
+
+/** What is true of it, in the way it is asked of a height, of litres, of a thing, of anything else. */
+function Truth({ about, between }: { about: string; between: readonly Entry[] }) {
+  const { enter } = useJob();
+  const entries = between.map((entry) => entry.id);
+  const settle = (more: { pose?: Pose; on?: boolean; litres?: number }) =>
+    enter('settled', { key: about, entries, ...more });
+  const { kind } = splitKey(about);
+  if (about === 'pose') return <WhereItHangs between={between} onSay={(pose) => void settle({ pose })} />;
+  if (about === 'fuel') return <LitresAboard onSay={(litres) => void settle({ litres })} />;
+  if (['line', 'clip', 'obstruction', 'support', 'thing', 'loose'].includes(kind))
+    return (
+      <div className="grid grid-cols-2 gap-3">
+        <button type="button" className="btn min-h-18" data-settle="off" onClick={() => void settle({ on: false })}>
+          {kind === 'thing' ? 'It is still in' : 'It is off'}
+        </button>
+        <button type="button" className="btn min-h-18" data-settle="on" onClick={() => void settle({ on: true })}>
+          {kind === 'thing' ? 'It is out' : 'It is on, made'}
+        </button>
+      </div>
+    );
+  return (
+    <div className="grid gap-3">
+      <p className="text-quiet">
+        {kind === 'gate' ? 'The gate is asked again from here on.' : 'What was entered last stands; enter anew what is not so.'}
+      </p>
+      <Strap data-settle="seen" onClick={() => void settle({})}>
+        Both were seen
+      </Strap>
+    </div>
+  );
+}
+
+/** Where the tank hangs now: as one of them said, or as measured. */
+function WhereItHangs({ between, onSay }: { between: readonly Entry[]; onSay: (pose: Pose) => void }) {
+  const { state } = useJob();
+  const units = useUnits();
+  const { ends, length } = state.vehicle;
+  const said = between.flatMap((entry) =>
+    'to' in (entry.body as object) ? [(entry.body as { to: Pose }).to] : [],
+  );
+  const poses = [...new Map(said.map((pose) => [`${pose.f}/${pose.r}`, pose])).values()];
+  const [chosen, setChosen] = useState<string | null>(null);
+  const [typed, setTyped] = useState({ f: '', r: '' });
+  const read = (text: string): number | null => {
+    try {
+      return text.trim() === ''
+        ? null
+        : Math.round(readQuantity(text, { dimension: 'length', unit: units === 'us' ? 'in' : 'mm' }).typ * 200) * 5;
+    } catch (error) {
+      if (error instanceof InputError) return null;
+      throw error;
+    }
+  };
+  const own = { f: read(typed.f), r: read(typed.r) };
+  const pose = chosen === 'own' ? own : (poses.find((p) => `${p.f}/${p.r}` === chosen) ?? { f: null, r: null });
+  const ready = pose.f !== null && pose.r !== null;
+  return (
+    <div className="grid gap-3">
+      <Choice
+        label="Where does it hang now?"
+        value={chosen}
+        onChoose={setChosen}
+        columns="grid-cols-1 mid:grid-cols-3"
+        options={[
+          ...poses.map((p) => ({ value: `${p.f}/${p.r}`, label: poseInWords(p, ends, units) })),
+          { value: 'own', label: 'Elsewhere: measure it' },
+        ]}
+      />
+      {chosen === 'own' && (
+        <div className="grid grid-cols-2 gap-3">
+          {(['f', 'r'] as const).map((end, i) => (
+            <TextField
+              key={end}
+              label={`${ends[i] ?? end} end hangs`}
+              value={typed[end]}
+              onChange={(event) => setTyped({ ...typed, [end]: event.target.value })}
+            />
+          ))}
+        </div>
+      )}
+      <p className="text-quiet">
+        Look at every line that was on while it moved: what was pulled is entered under something holds.
+        {ready ? ` Its middle hangs ${lengthText(dropAt(pose as Pose, length / 2, length), units)}.` : ''}
+      </p>
+      <Strap
+        data-settle="pose"
+        onClick={() => ready && onSay(pose as Pose)}
+        waitsFor={ready ? undefined : chosen === 'own' ? 'measure both ends' : 'say where it hangs'}
+      >
+        It hangs there
+      </Strap>
+    </div>
+  );
+}
+
+/** Litres aboard, measured anew. */
+function LitresAboard({ onSay }: { onSay: (litres: number) => void }) {
+  const units = useUnits();
+  const [text, setText] = useState('');
+  let litres: number | null = null;
+  try {
+    const read = text.trim() === '' ? null : readQuantity(text, { dimension: 'volume', unit: units === 'us' ? 'gal' : 'L' });
+    litres = read ? Math.round(read.typ * 10_000) / 10 : null;
+  } catch (error) {
+    if (!(error instanceof InputError)) throw error;
+  }
+  return (
+    <div className="grid gap-3">
+      <TextField
+        label="Litres aboard, dipped or seen anew"
+        value={text}
+        onChange={(event) => setText(event.target.value)}
+        error={text.trim() !== '' && litres === null ? 'Expected litres, as 12 or 3 gal.' : undefined}
+      />
+      <Strap
+        data-settle="fuel"
+        onClick={() => litres !== null && onSay(litres)}
+        waitsFor={litres === null ? 'dip it and type the litres' : undefined}
+      >
+        So much is aboard
+      </Strap>
+    </div>
+  );
+}

@@ -73,7 +73,9 @@ export class JobStore {
     });
     const db = await store();
     this.take(await db.getAllFromIndex('entries', 'job', this.jobId));
-    this.pending = (await db.getAllFromIndex('outbox', 'job', this.jobId)).map((row) => row.entry);
+    const waiting = (await db.getAllFromIndex('outbox', 'job', this.jobId)).map((row) => row.entry);
+    // What was entered meanwhile stands in the outbox already.
+    this.pending = [...waiting, ...this.pending.filter((e) => !waiting.some((w) => w.id === e.id))];
     this.show();
     await this.catchUp();
   }
@@ -214,7 +216,7 @@ export class JobStore {
     await tx.objectStore('outbox').add({ entry });
     await tx.done;
     setLine({ waiting: await db.count('outbox') });
-    this.pending = [...this.pending, entry];
+    if (!this.pending.some((e) => e.id === id)) this.pending = [...this.pending, entry];
     this.show();
     deliver();
     return id;

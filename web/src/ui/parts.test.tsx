@@ -7,7 +7,7 @@ import { Ladder } from '../drawings/ladder/Ladder.tsx';
 import { MinutesBar } from '../drawings/minutes/MinutesBar.tsx';
 import { Wire } from '../drawings/wire/Wire.tsx';
 import { Strap } from '../look/Strap.tsx';
-import { logOf } from '../testing/atJob.tsx';
+import { logOf, Surroundings } from '../testing/atJob.tsx';
 import { Choice } from './Choice.tsx';
 import { PickMany } from './PickMany.tsx';
 import { VerdictView } from './VerdictView.tsx';
@@ -20,7 +20,7 @@ describe('a judgement', () => {
   };
 
   test('has its shape with its word, its reasons with figure and limit, and the first thing to do', () => {
-    render(<VerdictView verdict={verdict} />);
+    render(<VerdictView verdict={verdict} />, { wrapper: Surroundings });
     expect(screen.getByRole('img').getAttribute('aria-label')).toMatch(/halt|bad/);
     expect(screen.getByText(/3 drops/)).toBeTruthy();
     expect(screen.getByText(/against dry/)).toBeTruthy();
@@ -29,25 +29,25 @@ describe('a judgement', () => {
   });
 
   test('is asked why, and says where each figure comes from', () => {
-    render(<VerdictView verdict={verdict} />);
+    render(<VerdictView verdict={verdict} />, { wrapper: Surroundings });
     expect(screen.getByText(/vapour line weeps: measured/)).toBeTruthy();
   });
 
   test('compact it keeps shape and reasons', () => {
-    render(<VerdictView verdict={verdict} compact />);
+    render(<VerdictView verdict={verdict} compact />, { wrapper: Surroundings });
     expect(screen.getByText(/vapour line weeps/)).toBeTruthy();
     expect(screen.queryByText('why')).toBeNull();
   });
 
   test.each(['good', 'doubtful', 'bad', 'unknown'] as const)('%s has a shape of its own', (outcome) => {
-    const { container } = render(<VerdictView verdict={{ ...verdict, outcome }} />);
+    const { container } = render(<VerdictView verdict={{ ...verdict, outcome }} />, { wrapper: Surroundings });
     const svg = container.querySelector('svg')!;
     const shape = svg.querySelector('circle')
       ? `circle ${svg.querySelector('circle')!.getAttribute('fill')}`
       : svg.querySelector('path')!.getAttribute('d')!;
     const others = (['good', 'doubtful', 'bad', 'unknown'] as const).filter((o) => o !== outcome);
     for (const other of others) {
-      const { container: c } = render(<VerdictView verdict={{ ...verdict, outcome: other }} />);
+      const { container: c } = render(<VerdictView verdict={{ ...verdict, outcome: other }} />, { wrapper: Surroundings });
       const s = c.querySelector('svg')!;
       const that = s.querySelector('circle')
         ? `circle ${s.querySelector('circle')!.getAttribute('fill')}`

@@ -17,7 +17,7 @@ const fileOf = (entries: Entry[]): JobFile => ({
 });
 const show = (...entries: { kind: EntryKind; body: unknown }[]) => {
   const record = recordOf(fileOf(logOf(entries)))!;
-  render(<RecordPage record={record} />);
+  render(<RecordPage record={record} />, { wrapper: Surroundings });
   return record;
 };
 const page = () => document.querySelector('[data-record]')!.textContent!;
@@ -45,10 +45,10 @@ describe('the record', () => {
   test('what was left off stands before everything else, with who agreed and until when', () => {
     show(
       { kind: 'cleared', body: { key: 'obstruction:shield' } },
-      { kind: 'deviation', body: { key: 'obstruction:shield', reason: 'bolts gone', who: 'owner', due: 'next visit' } },
+      { kind: 'deviation', body: { debt: 'open:obstruction:shield@job-2', what: 'stone shield is off', reason: 'bolts gone', who: 'owner', due: 'next visit' } },
       { kind: 'complaintTest', body: { test: 'volts', result: 'shown' } },
     );
-    expect(page()).toContain('bolts gone; agreed by owner, due next visit (Ines Calder)');
+    expect(page()).toContain('stone shield is off: bolts gone; agreed by owner, due next visit (Ines Calder)');
     expect(page().indexOf('bolts gone')).toBeLessThan(page().indexOf('The test for the complaint'));
   });
 
@@ -63,7 +63,7 @@ describe('the record', () => {
         id: 'later',
       } as Entry,
     ];
-    render(<RecordPage record={recordOf(fileOf(mended))!} />);
+    render(<RecordPage record={recordOf(fileOf(mended))!} />, { wrapper: Surroundings });
     expect(page()).toContain('clamp at the neck: seized. new worm clamp');
     expect(page()).toContain('Not tried before: its thread soaked 20 min, turned from another side');
     expect(page()).not.toContain('slid along the hose');
@@ -93,7 +93,7 @@ describe('the record', () => {
   test('the whole log can be read, what was taken back is not in it', () => {
     const log = logOf([{ kind: 'note', body: { text: 'a' } }]);
     const back = { ...logOf([{ kind: 'takeBack', body: { entry: log[1]!.id } }])[1]!, id: 'back' } as Entry;
-    render(<RecordPage record={recordOf(fileOf([...log, back]))!} />);
+    render(<RecordPage record={recordOf(fileOf([...log, back]))!} />, { wrapper: Surroundings });
     expect(page()).toContain('the whole log, 1 entries that count');
   });
 

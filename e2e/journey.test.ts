@@ -236,6 +236,7 @@ step(
     await ines.tapText('Tests passed');
     await ines.tapText('New seal');
     await ines.tapText('Gate 3: the ring may close');
+    await ines.tap('[data-action=ring]');
     await ines.page.waitForFunction(() => location.pathname.endsWith('/refit'));
   },
   40_000,
@@ -250,6 +251,7 @@ step(
       if (await ines.page.$('[data-gate="4"]:not([aria-disabled])')) await act('[data-gate="4"]');
       else if (text.includes('Joints wiped dry, tray under?')) await ines.tapText('Wiped dry');
       else if (text.includes('Battery back on')) await ines.tapText('Battery is on');
+      else if (await ines.page.$('[data-action=key-on]')) await act('[data-action=key-on]');
       else if (await ines.page.$('[data-action=test-good]')) await ines.tap('[data-action=test-good]');
       else if (await ines.page.$('[data-action=torque]')) {
         await ines.type('As it was pulled', '30 ft-lb');

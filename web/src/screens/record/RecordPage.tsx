@@ -26,7 +26,8 @@ export function RecordPage({ record }: { record: JobRecord }) {
   const units = useUnits();
   const flags = recordLines(state).filter((line) => line.under === 'flags');
   const counts = new Set(state.heads.filter((head) => head.counts).map((head) => head.id));
-  const log = file.entries.filter((entry) => counts.has(entry.id));
+  // Of a taking back, the record shows what is left by it.
+  const log = file.entries.filter((entry) => counts.has(entry.id) && entry.kind !== 'takeBack');
   const late = state.late.map(({ id, stands }) => ({ stands, entry: file.entries.find((e) => e.id === id) }));
   const when = (iso: string) => format(new Date(iso), 'd MMMM yyyy, H:mm');
   const out = state.containers.reduce((sum, c) => sum + c.litres, 0);

@@ -72,8 +72,8 @@ test('a line was pulled: written down, owed, inspected, no longer owed', async (
 }, 30_000);
 
 test('a deviation says what was expected, keeps what was typed, and takes the debt off the list', async () => {
-  await ines.tap('[data-owed="gate:3"]');
-  await ines.type('Why it stays like this', 'ring was not opened');
+  await ines.tap('[data-owed=complaint]');
+  await ines.type('Why it stays like this', 'the customer drives it on Monday');
   await ines.tapText('Enter the deviation');
   await ines.sees('Expected a name');
   expect(
@@ -81,12 +81,12 @@ test('a deviation says what was expected, keeps what was typed, and takes the de
       '::-p-xpath(//label[contains(., "Why it stays")]/following::input[1])',
       (e) => (e as unknown as { value: string }).value,
     ),
-  ).toBe('ring was not opened');
+  ).toBe('the customer drives it on Monday');
   await ines.type('Agreed by', 'Marit');
   await ines.type('Due', 'next service');
   await ines.tapText('Enter the deviation');
-  await ines.page.waitForSelector('[data-owed="gate:3"]', { hidden: true });
-  await ines.sees('ring was not opened; agreed by Marit, due next service');
+  await ines.page.waitForSelector('[data-owed=complaint]', { hidden: true });
+  await ines.sees('the customer drives it on Monday; agreed by Marit, due next service');
 }, 30_000);
 
 test('the lead decides: a wrong PIN is refused, the right one passes the item with its reason', async () => {

@@ -1,36 +1,270 @@
-export * from './errors/index.ts';
-export * from './basis/index.ts';
-export * from './estimate/index.ts';
-export * from './verdict/index.ts';
-export * from './quantity/index.ts';
-export * from './fluid/index.ts';
-export { noTilt, upOf, bestTilt, checkShape, contentsBelow, fuelInSection, levelAt, profileAxis, readLevelTable, sectionOf, shapeLitres, shareAt, surfaceAt, tiltToPort, trappedFuel, type Axis, type BestTilt, type Contents, type Pocket, type Section, type Point3, type TankShape, type Tilt, type Trapped } from './shape/index.ts';
-export * from './drain/index.ts';
-export * from './vehicle/index.ts';
-export * from './tank/index.ts';
-export * from './handling/index.ts';
-export * from './job/index.ts';
-export { ascentModel, planChanged, nextStop, stepHeight, stopAt, endByEnd, supportsOff, actionsOf, routeDown, routePartWay, makingHint, partingHint, LOOKED, routeModel, afterStop, marksAhead, planDescent, slackFromString, slackReleased, tautLength, nextUp, routeUp, testStop, wayUp, type Action, type Plan, type Stop, type StopKind, type UpItem, type UpStop, type View, type Place, type StringLine, type StringSlack } from './stops/index.ts';
-export * from './learning/index.ts';
-export * from './steps/index.ts';
-export * from './call/index.ts';
-export * from './summary/index.ts';
-export * from './diagnosis/index.ts';
-export * from './waysIn/index.ts';
-export * from './depressurise/index.ts';
-export * from './needed/index.ts';
-export * from './quote/index.ts';
-export * from './instrument/index.ts';
-export * from './pose/index.ts';
-export { atGoal, attached, bindings, holdersAt, isDone, isOn, standingPulls, tapeAt, tapeAtHome, BED_OFF, CREEP, FIRST_STOP, FIST, GOAL, MOVE_MINUTES, NEARLY, RING_FROM_ABOVE, TAPE, type Binding, type Extra, type Holder, type LookBody, type Margins, type Pull, type TankState, portDrop, surelyReaches } from './hang/index.ts';
-export * from './ledger/index.ts';
-export * from './order/index.ts';
-export * from './journal/index.ts';
-export * from './questions/index.ts';
-export * from './gates/index.ts';
-export * from './power/index.ts';
-export * from './proof/index.ts';
-export * from './fastener/index.ts';
-export * from './condition/index.ts';
-export * from './signing/index.ts';
-export * from './kernel/index.ts';
+export { basisInWords } from './basis/index.ts';
+export {
+  complaintKinds,
+  complaintOf,
+  hoursInWords,
+  makeCall,
+  startingCans,
+  type Call,
+  type CallQuestion,
+} from './call/index.ts';
+export { TEST_STOP } from './condition/index.ts';
+export { OPEN_BELOW, SCHOOL, schoolsFor, type School } from './depressurise/index.ts';
+export { diagnose, QUICK_TEST, type QuickTest } from './diagnosis/index.ts';
+export {
+  CAP_OPENS,
+  DRAIN_PLUG,
+  drainFacts,
+  drainWays,
+  fuelBalance,
+  HOSE_HEAD,
+  judgeSample,
+  kitOf,
+  SAMPLE,
+  SAMPLE_STANDS,
+  sampleLooks,
+  SECOND_TANK,
+  shareOut,
+  WAY_OUT,
+  type Balance,
+  type DrainWay,
+  type SampleLook,
+} from './drain/index.ts';
+export { InputError } from './errors/index.ts';
+export { exactly, rangeInWords, roundTo, type Estimate } from './estimate/index.ts';
+export { judgeTorque } from './fastener/index.ts';
+export { BEFORE_DIPPING, fillingFlow, fuels, spillInWords, type FuelKind } from './fluid/index.ts';
+export {
+  gateTitles,
+  isPassed,
+  jointsDueHere,
+  judgeGate,
+  type GateItem,
+  type GateNumber,
+  type JudgedItem,
+} from './gates/index.ts';
+export {
+  drained,
+  judgeJack,
+  judgeLift,
+  litresToTakeOut,
+  postBalance,
+  raiseHeight,
+  tankCentre,
+  tankMass,
+  teamLift,
+  type ExitWay,
+  type LiftPosture,
+} from './handling/index.ts';
+export {
+  bindings,
+  GOAL,
+  holdersAt,
+  isOn,
+  TAPE,
+  tapeAt,
+  tapeAtHome,
+  type Holder,
+  type TankState,
+} from './hang/index.ts';
+export {
+  BLEEDING,
+  instruments,
+  readInstrument,
+  type Instrument,
+  type InstrumentKind,
+  type Reading,
+} from './instrument/index.ts';
+export {
+  asDeviceSays,
+  checkBody,
+  chords,
+  completed,
+  decidedOf,
+  descended,
+  entryInLog,
+  entryInWords,
+  foldJob,
+  foldJobOn,
+  isKind,
+  logWriter,
+  nameOf,
+  owed,
+  recordLines,
+  refusalOf,
+  resourceName,
+  stationNow,
+  stations,
+  stationsDone,
+  takeBackInWords,
+  vapourFrom,
+  versionOf,
+  wasLowered,
+  type Bodies,
+  type Chord,
+  type Entry,
+  type EntryKind,
+  type JobFile,
+  type JobState,
+  type StationId,
+} from './job/index.ts';
+export {
+  FoldWhole,
+  refused,
+  SERVER_DEVICE,
+  UnknownEntry,
+  unsettledKeys,
+  type Debt,
+  type Decided,
+  type RawEntry,
+  type Refusal,
+} from './kernel/index.ts';
+export { lessons, taught, type Lesson } from './learning/index.ts';
+export {
+  backInWords,
+  CUT_CAUTION,
+  cutKinds,
+  inOrderOfReturn,
+  judgeCut,
+  openItems,
+  triedFirst,
+  untriedOf,
+  type CutKind,
+  type LedgerItem,
+} from './ledger/index.ts';
+export {
+  COMPARE,
+  compareList,
+  HERE,
+  KIT,
+  neededFor,
+  onceOrder,
+  ruleWord,
+  type Compared,
+  type Needed,
+  type NeededRule,
+} from './needed/index.ts';
+export { figuresOf, startingFigures, type Complaint, type ShopFigures } from './order/index.ts';
+export { dropAt, gridNearest, isLevel, poseInWords, samePose, type Pose } from './pose/index.ts';
+export { jointsToSee, type Joint } from './proof/index.ts';
+export {
+  handUnitNear,
+  inWords,
+  kilograms,
+  lengthIn,
+  lengthText,
+  litres,
+  mm,
+  readQuantity,
+  rounded,
+  say,
+  scaleSteps,
+  units,
+  unitSystems,
+  writeQuantity,
+  type Dimension,
+  type Sentence,
+  type UnitSystem,
+} from './quantity/index.ts';
+export { answerOf, answerTo, type Question, type ValueOf } from './questions/index.ts';
+export {
+  PRICE,
+  quoteCsv,
+  quoteJsonLines,
+  quoteOf,
+  type Quote,
+  type QuoteLine,
+  type ShopPrices,
+} from './quote/index.ts';
+export {
+  bestTilt,
+  contentsBelow,
+  fuelInSection,
+  noTilt,
+  profileAxis,
+  readLevelTable,
+  sectionOf,
+  shapeLitres,
+  surfaceAt,
+  upOf,
+  type Axis,
+  type BestTilt,
+  type TankShape,
+  type Tilt,
+} from './shape/index.ts';
+export { heightInWords, planSheet, spokenStop, stepsOf, type PlanSheet, type SheetStop } from './steps/index.ts';
+export {
+  endByEnd,
+  marksAhead,
+  nextStop,
+  nextUp,
+  planChanged,
+  planDescent,
+  slackFromString,
+  stepHeight,
+  stopAt,
+  testStop,
+  type Action,
+  type Stop,
+  type StringLine,
+  type StringSlack,
+  type UpItem,
+} from './stops/index.ts';
+export { summaryOf, type JobSummary } from './summary/index.ts';
+export {
+  BURST,
+  burstClock,
+  burstLitres,
+  BURSTS,
+  CELSIUS,
+  FIRST_FILL,
+  fuelCelsius,
+  GAUGE_ERROR,
+  levelShare,
+  REST,
+  safeFillToday,
+  spillTilt,
+  staysAboard,
+  tankOutlet,
+  tiltReach,
+  tiltSentence,
+  witnessLitres,
+  witnessWord,
+  type FuelAboard,
+  type WitnessKind,
+} from './tank/index.ts';
+export {
+  archetypes,
+  checkTank,
+  checkVehicle,
+  connectionKinds,
+  deviceNumber,
+  difference,
+  estimateOf,
+  fileFromSight,
+  fittings,
+  keyOf,
+  lineOf,
+  MORE_TILT,
+  mountings,
+  OPEN_REACH,
+  REACH,
+  SEALED,
+  SERVER_NUMBERS,
+  shortName,
+  SLACK,
+  splitKey,
+  vehicleSchema,
+  type Connection,
+  type Fastener,
+  type FeedKind,
+  type Fitting,
+  type Mounting,
+  type Obstruction,
+  type Range,
+  type Variant,
+  type VehicleFile,
+  type Way,
+} from './vehicle/index.ts';
+export { outcomeWord, type Outcome, type Verdict } from './verdict/index.ts';
+export { waysIn, WORKING_HEIGHT, type WayIn } from './waysIn/index.ts';

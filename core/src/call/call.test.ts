@@ -33,7 +33,9 @@ describe('the call', () => {
     expect(makeCall(opened(0.5, 'pump', { alone: 15, two: 22 })).headline).toBe(
       'Too heavy by hand even drained: it stays on the jack.',
     );
-    expect(makeCall(opened(0.5, 'pump', { alone: 20, two: 40 })).headline).toBe('Drain it first, then take it down with two.');
+    expect(makeCall(opened(0.5, 'pump', { alone: 20, two: 40 })).headline).toBe(
+      'Drain it first, then take it down with two.',
+    );
   });
   test('the gauge is no witness when the sender is the complaint', () => {
     expect(opened(0.5, 'level').fuel.steps[0]!.counts).toBe(false);

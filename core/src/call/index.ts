@@ -1,30 +1,17 @@
-import {
-  bestWayOut,
-  drainFacts,
-  shareOut,
-  startingKit,
-  type DrainKit,
-  type DrainWay,
-} from '../drain/index.ts';
+import { bestWayOut, drainFacts, shareOut, startingKit, type DrainKit, type DrainWay } from '../drain/index.ts';
 import { roundTo, type Estimate } from '../estimate/index.ts';
-import {
-  drained,
-  judgeHandling,
-  litresToTakeOut,
-  tankMass,
-  type Handling,
-} from '../handling/index.ts';
+import { drained, judgeHandling, litresToTakeOut, tankMass, type Handling } from '../handling/index.ts';
 import type { JobState } from '../job/index.ts';
 import { kilograms, litres, say, type Sentence } from '../quantity/index.ts';
 import { couldStop, type CouldStop } from '../needed/index.ts';
-import { safeFillToday, witnessWord } from '../tank/index.ts';
+import { safeFillToday, witnessWord, fuelCelsius } from '../tank/index.ts';
 import { AROUND, breakEven, lowerMinutes, waysIn, type WayIn } from '../waysIn/index.ts';
 import { complaintOf, type ComplaintKind } from './complaints.ts';
 import { callQuestions, type CallQuestion } from './questions.ts';
 
 export type { CallQuestion } from './questions.ts';
 
-export { complaintKinds, complaintOf, type ComplaintKind } from './complaints.ts';
+export { complaintKinds, complaintOf } from './complaints.ts';
 
 /** What a technician should know before touching a bolt. */
 export interface Call {
@@ -64,14 +51,15 @@ export function makeCall(
 ): Call {
   const { vehicle, shop } = state;
   const { aboard } = state.fuel;
-  const now = judgeHandling(tankMass(vehicle, aboard), shop);
-  const after = judgeHandling(tankMass(vehicle, drained(vehicle, aboard)), shop);
-  const takeOut = litresToTakeOut(vehicle, aboard, shop.alone);
+  const celsius = fuelCelsius(state);
+  const now = judgeHandling(tankMass(vehicle, aboard, celsius), shop);
+  const after = judgeHandling(tankMass(vehicle, drained(vehicle, aboard), celsius), shop);
+  const takeOut = litresToTakeOut({ vehicle, aboard, limit: shop.alone, celsius });
   const lower = lowerMinutes(state);
   const weak = vehicle.fasteners.filter((f) => f.likelyToBreak);
   const test = complaintOf(state.complaint);
   const { emptyMass: empty } = vehicle.tank;
-  const forTwo = litresToTakeOut(vehicle, aboard, shop.two).litres;
+  const forTwo = litresToTakeOut({ vehicle, aboard, limit: shop.two, celsius }).litres;
   return {
     headline: headline(now, after),
     now,
@@ -98,11 +86,7 @@ export function makeCall(
   };
 }
 
-function wayOut(
-  state: JobState,
-  litres: number,
-  tools: { kit: DrainKit; cans: readonly number[] },
-): Call['wayOut'] {
+function wayOut(state: JobState, litres: number, tools: { kit: DrainKit; cans: readonly number[] }): Call['wayOut'] {
   const { way } = bestWayOut(
     {
       vehicle: state.vehicle,

@@ -6,7 +6,7 @@ import { judgeHandling, litresToTakeOut, tankMass } from '../handling/index.ts';
 import type { JobState } from '../job/index.ts';
 import { mm, say, type Sentence } from '../quantity/index.ts';
 import { answerTo, type Question } from '../questions/index.ts';
-import { safeFillToday } from '../tank/index.ts';
+import { safeFillToday, fuelCelsius } from '../tank/index.ts';
 import { BLOCKS, estimateOf, SLACK, splitKey, VARIANT } from '../vehicle/index.ts';
 import { lowerMinutes, waysIn } from '../waysIn/index.ts';
 
@@ -60,14 +60,15 @@ export function callQuestions(state: JobState, cans: readonly number[]): CallQue
 const weight = ({ stake }: CallQuestion): number => ('minutes' in stake ? stake.minutes : stake.kilograms * 2);
 
 function levelQuestion(state: JobState, cans: readonly number[]): CallQuestion[] {
-  const { shop } = state;
+  const { shop, vehicle } = state;
+  const celsius = fuelCelsius(state);
   if (state.witnesses.some((w) => w.kind === 'dip' || w.kind === 'levelSeen')) return [];
   const { aboard } = state.fuel;
   const at = (litres: number) => {
     const known = { ...aboard, lo: litres, typ: litres, hi: litres };
-    const out = litresToTakeOut(state.vehicle, known, shop.alone).litres.typ;
+    const out = litresToTakeOut({ vehicle, aboard: known, limit: shop.alone, celsius }).litres.typ;
     return {
-      ...judgeHandling(tankMass(state.vehicle, known), shop),
+      ...judgeHandling(tankMass(vehicle, known, celsius), shop),
       cans: shareOut(out, cans, safeFillToday(state)).cans.length,
     };
   };

@@ -14,7 +14,7 @@ class FindingBody {
 }
 
 /** Something found, by whom and when. */
-export type Finding = FindingBody & Stamp;
+type Finding = FindingBody & Stamp;
 
 /** What was found. */
 export interface ConditionSlice {

@@ -1,1 +1,1 @@
-export { conditionSlice, finding, TEST_STOP, type ConditionSlice, type Finding } from './finding.ts';
+export { conditionSlice, finding, TEST_STOP, type ConditionSlice } from './finding.ts';

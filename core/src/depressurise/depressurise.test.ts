@@ -1,7 +1,8 @@
 import { judgeGate } from '../gates/index.ts';
 import { foldJob, type JobState, logWriter } from '../job/index.ts';
 import { archetypes, type VehicleFile } from '../vehicle/index.ts';
-import { judgeSchool, schoolsFor, type SchoolId } from './index.ts';
+import { judgeSchool, schoolsFor } from './index.ts';
+import { type SchoolId } from './schools.ts';
 
 const rail = archetypes[0]!;
 const fits = (vehicle: VehicleFile, complaint: JobState['complaint'] = 'level'): SchoolId[] =>

@@ -14,7 +14,7 @@ export class PressureBody {
 }
 
 /** The pressure as it was last read or said. */
-export interface Pressure extends PressureBody {
+interface Pressure extends PressureBody {
   /** Id of the entry. */
   id: string;
   /** What it is worth. */
@@ -51,6 +51,7 @@ export const pressure = defineKind<'pressure', PressureBody, PressureSlice, Vehi
     own.pressureEnded = null;
   },
   touches: () => ({ reads: [], writes: ['pressure'] }),
-  words: ({ reading }, speech) => (reading === undefined ? 'pressure: read otherwise' : `pressure ${speech.bar(reading / 100)}`),
+  words: ({ reading }, speech) =>
+    reading === undefined ? 'pressure: read otherwise' : `pressure ${speech.bar(reading / 100)}`,
   arbitrary: (f) => f.record({ reading: f.integer({ min: 0, max: 400 }) }),
 });

@@ -71,4 +71,3 @@ export function judgePressure(
     next: ['open the first joint slowly under a rag, eyes covered'],
   };
 }
-

@@ -1,7 +1,8 @@
 import { complaints } from '../order/index.ts';
 import fc from 'fast-check';
 import { archetypes, type VehicleFile } from '../vehicle/index.ts';
-import { diagnose, quickTests, type QuickTest } from './index.ts';
+import { diagnose, type QuickTest } from './index.ts';
+import { quickTests } from './tests.ts';
 
 const vehicle = archetypes[0]!;
 const told = (complaint: (typeof complaints)[number], answers: Record<string, string>, file: VehicleFile = vehicle) =>
@@ -9,7 +10,10 @@ const told = (complaint: (typeof complaints)[number], answers: Record<string, st
     complaint,
     vehicle: file,
     answers: Object.fromEntries(
-      Object.entries(answers).map(([id, value]) => [`test/${id}`, Number.isFinite(Number(value)) ? Number(value) : value]),
+      Object.entries(answers).map(([id, value]) => [
+        `test/${id}`,
+        Number.isFinite(Number(value)) ? Number(value) : value,
+      ]),
     ),
   });
 

@@ -5,7 +5,7 @@ import type { VehicleFile } from '../vehicle/index.ts';
 import type { Verdict } from '../verdict/index.ts';
 import { quickTests, type Judged, type QuickTest } from './tests.ts';
 
-export { quickTests, FEED_DROP, GROUND_DROP, type Points, type QuickTest } from './tests.ts';
+export { type QuickTest } from './tests.ts';
 
 /** How often a test settles the question for those who come with that complaint, 0 to 1; common practice, no source. */
 const SETTLES: Record<string, number> = {
@@ -32,7 +32,9 @@ export const QUICK_TEST: Question<string | number> = {
   ofThing: true,
   words: 'quick test',
   expects: 'a figure or a word',
-  read: (value) => (typeof value === 'number' && Number.isFinite(value) ? value : askText('test', 'quick test').read(value)),
+  read: (value) =>
+    typeof value === 'number' && Number.isFinite(value) ? value : askText('test', 'quick test').read(value),
+  some: [0.4, 'open'],
 };
 
 export interface TestState {

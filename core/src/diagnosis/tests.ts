@@ -4,7 +4,7 @@ import type { VehicleFile } from '../vehicle/index.ts';
 import type { Verdict } from '../verdict/index.ts';
 
 /** Where a reading points: into the tank, elsewhere, or nowhere yet. */
-export type Points = 'tank' | 'elsewhere' | 'nowhere';
+type Points = 'tank' | 'elsewhere' | 'nowhere';
 
 export interface Judged {
   verdict: Verdict;
@@ -26,8 +26,8 @@ export interface QuickTest {
 }
 
 /** Most that may be lost in the feed and in the ground under load, V. Common practice, no source. */
-export const FEED_DROP = 0.5;
-export const GROUND_DROP = 0.1;
+const FEED_DROP = 0.5;
+const GROUND_DROP = 0.1;
 
 /** Ohms at empty and full of working senders of two families; common practice, no source. */
 const FAMILIES = [

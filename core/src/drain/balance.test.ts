@@ -2,7 +2,9 @@ import { computed, measured } from '../basis/index.ts';
 import { estimate, exactly } from '../estimate/index.ts';
 import { safeFillToday, type Witness } from '../tank/index.ts';
 import { archetypes } from '../vehicle/index.ts';
-import { capShutStopsAfter, fuelBalance, siphonCrest, siphonFlow, suctionLift } from './index.ts';
+import { fuelBalance } from './index.ts';
+import { siphonFlow } from './flow.ts';
+import { capShutStopsAfter, siphonCrest, suctionLift } from './limits.ts';
 import { fillingFlow, fuels, vapourPressure } from '../fluid/index.ts';
 
 const witness = (lo: number, hi: number, outBefore: number, inBefore = 0): Witness => ({

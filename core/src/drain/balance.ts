@@ -1,5 +1,6 @@
+import { litres, rounded, say } from '../quantity/index.ts';
 import { commonPractice, computed } from '../basis/index.ts';
-import { contradict, exactly, narrow, rangeInWords, subtract, type Estimate } from '../estimate/index.ts';
+import { contradict, exactly, narrow, subtract, type Estimate } from '../estimate/index.ts';
 import { COUNT_ERROR, type Witness } from '../tank/index.ts';
 import type { Verdict } from '../verdict/index.ts';
 
@@ -87,7 +88,7 @@ function judge(open: Estimate | null, inCans: number, slack: number): Verdict {
       reasons: [
         {
           text: 'more went back or away than ever came out',
-          figure: `${Math.round(-inCans * 10) / 10} L too much`,
+          figure: say`${litres(-inCans, -inCans, 1)} too much`,
           basis: computed('cans − returned − disposed'),
         },
       ],
@@ -99,7 +100,7 @@ function judge(open: Estimate | null, inCans: number, slack: number): Verdict {
       reasons: [{ text: 'no witness from before and after to hold the count against', basis: commonPractice }],
       next: ['dip it, weigh it or run it dry'],
     };
-  const figure = `${rangeInWords(open, 0.5)} L`;
+  const figure = say`${rounded(litres, open, 0.5)}`;
   const basis = computed('before − after − what was counted');
   if (open.lo > 0)
     return {
@@ -113,7 +114,7 @@ function judge(open: Estimate | null, inCans: number, slack: number): Verdict {
       reasons: [
         {
           text: 'more is aboard than the count leaves',
-          figure: `${rangeInWords({ lo: -open.hi, hi: -open.lo }, 0.5)} L`,
+          figure: say`${rounded(litres, { lo: -open.hi, hi: -open.lo }, 0.5)}`,
           basis,
         },
       ],

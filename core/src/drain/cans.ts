@@ -1,6 +1,6 @@
 import { InputError } from '../errors/index.ts';
 
-export interface CanPlan {
+interface CanPlan {
   /** Capacity and litres of each can used, as filled. */
   cans: { capacity: number; litres: number }[];
   /** Litres that found no room. */

@@ -1,10 +1,12 @@
+import { inWords } from '../quantity/index.ts';
 import { burstClock, burstLitres } from '../tank/index.ts';
 import fc from 'fast-check';
 import { measured } from '../basis/index.ts';
 import { InputError } from '../errors/index.ts';
 import { estimate, exactly } from '../estimate/index.ts';
 import { archetypes } from '../vehicle/index.ts';
-import { bestWayOut, drainFacts, drainTime, drainWays, frictionFactor, GRAVITY, shareOut, siphonFlow } from './index.ts';
+import { bestWayOut, drainFacts, drainWays, shareOut } from './index.ts';
+import { drainTime, frictionFactor, GRAVITY, siphonFlow } from './flow.ts';
 
 const PETROL = 0.6e-6;
 
@@ -199,7 +201,7 @@ describe('ways out', () => {
       Object.fromEntries(
         drainWays({ vehicle: rail, aboard, complaint: 'level', facts: drainFacts({ answers }) }).map((w) => [
           w.id,
-          w.cannot,
+          w.cannot === null ? null : inWords(w.cannot),
         ]),
       );
     expect(cannot({ 'cap opens': 'no' }).siphon).toMatch(/stops after about/);

@@ -4,7 +4,7 @@ import { GRAVITY } from './flow.ts';
 import type { Hose } from './flow.ts';
 
 /** Standard atmosphere, Pa; ISO 2533, by definition. */
-export const ATMOSPHERE = 101_325;
+const ATMOSPHERE = 101_325;
 
 /**
  * How much still comes out of a tank whose filler cap is shut: until the air above has thinned by the head of fuel.
@@ -39,7 +39,7 @@ export function suctionLift(vapour: number, density: number, air = ATMOSPHERE): 
   return Math.max(0, (air - vapour) / (density * 1000 * GRAVITY));
 }
 
-export interface Crest {
+interface Crest {
   /** Pressure at the highest point of the siphon, Pa absolute. */
   pressure: number;
   /** Does it stay above the vapour pressure? */

@@ -13,7 +13,22 @@ export const SECOND_TANK = askChoice('second tank', 'second tank', ['yes', 'no']
 export const HOSE_HEAD = askNumber('hose head', 'head at the hose', { lo: -3, hi: 3 });
 
 /** Which way the fuel comes out. */
-export const WAY_OUT = askChoice('way out', 'way out', ['transferPump', 'siphon', 'plug', 'ownPump', 'otherTank', 'road']);
+export const WAY_OUT = askChoice('way out', 'way out', [
+  'transferPump',
+  'siphon',
+  'plug',
+  'ownPump',
+  'otherTank',
+  'road',
+]);
 
 /** How the sample looks. */
-export const SAMPLE = askChoice('sample', 'sample', ['clear', 'haze', 'water', 'sediment', 'crystals', 'varnish', 'slime']);
+export const SAMPLE = askChoice('sample', 'sample', [
+  'clear',
+  'haze',
+  'water',
+  'sediment',
+  'crystals',
+  'varnish',
+  'slime',
+]);

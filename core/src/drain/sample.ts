@@ -17,7 +17,7 @@ export const sampleLooks: readonly { id: SampleLook; name: string; shows: string
 /** How long a sample stands before it is judged, min; common practice, no source. */
 export const SAMPLE_STANDS = 10;
 
-export interface Sample {
+interface Sample {
   decide: 'return' | 'filter' | 'dispose';
   /** How it looks, and how far that goes: what it is stays unproven without a laboratory. */
   verdict: Verdict;

@@ -1,5 +1,6 @@
+import { litres, rounded, say, type Sentence } from '../quantity/index.ts';
 import { commonPractice, computed, type Basis } from '../basis/index.ts';
-import { estimate, multiply, exactly, rangeInWords, type Estimate } from '../estimate/index.ts';
+import { estimate, multiply, exactly, type Estimate } from '../estimate/index.ts';
 import { fuels, kinematicViscosity } from '../fluid/index.ts';
 import { drained, litresToTakeOut } from '../handling/index.ts';
 import type { Complaint } from '../order/index.ts';
@@ -10,7 +11,7 @@ import { startingKit, type DrainFacts, type DrainKit } from './facts.ts';
 import { drainTime, siphonFlow } from './flow.ts';
 import { capShutStopsAfter } from './limits.ts';
 
-export type DrainWayId = 'transferPump' | 'siphon' | 'plug' | 'ownPump' | 'otherTank' | 'road';
+type DrainWayId = 'transferPump' | 'siphon' | 'plug' | 'ownPump' | 'otherTank' | 'road';
 
 export interface DrainWay {
   id: DrainWayId;
@@ -22,7 +23,7 @@ export interface DrainWay {
   /** Litres that stay aboard. */
   stays: Estimate;
   /** Why it cannot be here; null where it can. */
-  cannot: string | null;
+  cannot: Sentence | null;
   how: string;
   caution: string;
 }
@@ -138,7 +139,7 @@ function siphon(
       : hoseHead !== undefined && hoseHead <= 0
         ? 'the end of the hose is above the fuel: it stops before it begins'
         : capShut
-          ? `the cap is shut: it stops after about ${rangeInWords(stopsAfter(vehicle, aboard), 0.5)} L`
+          ? say`the cap is shut: it stops after about ${rounded(litres, stopsAfter(vehicle, aboard), 0.5)}`
           : null,
     how: 'can below the tank, hose to its floor, cap open; never start it by mouth',
     caution: 'it stops where its end is; a valve in the neck may keep the hose out',
@@ -176,7 +177,7 @@ function plug(vehicle: VehicleFile, aboard: Estimate, { capShut, plug: seen }: D
         : seen === 'silent'
           ? 'nothing came: empty or blocked, nobody knows which; a second witness first'
           : capShut
-            ? `the cap is shut: it stops after about ${rangeInWords(stopsAfter(vehicle, aboard), 0.5)} L`
+            ? say`the cap is shut: it stops after about ${rounded(litres, stopsAfter(vehicle, aboard), 0.5)}`
             : null,
     how: 'cap open, tray and can under it; nothing comes: empty or blocked, so ask a second witness',
     caution: 'a plug rusted in is left alone: a torn boss costs the tank',
@@ -253,7 +254,7 @@ function road(aboard: Estimate, complaint: Complaint, { madeSafe }: DrainFacts):
 
 /** Litres to take out so that one may take it down, with the best way for it. */
 export function bestWayOut(ask: Ask, alone: number): { litres: Estimate; way: DrainWay | null } {
-  const { litres } = litresToTakeOut(ask.vehicle, ask.aboard, alone);
+  const { litres } = litresToTakeOut({ ...ask, limit: alone });
   if (litres.hi === 0) return { litres, way: null };
   return { litres, way: drainWays(ask).find((w) => w.cannot === null && w.id !== 'road') ?? null };
 }

@@ -2,7 +2,19 @@ import fc from 'fast-check';
 import { typical } from '../basis/index.ts';
 import { InputError } from '../errors/index.ts';
 import type { Estimate } from './index.ts';
-import { add, clamp, contradict, divide, estimate, exactly, multiply, narrow, rangeInWords, subtract, total } from './index.ts';
+import {
+  add,
+  clamp,
+  contradict,
+  divide,
+  estimate,
+  exactly,
+  multiply,
+  narrow,
+  rangeInWords,
+  subtract,
+  total,
+} from './index.ts';
 
 const number = fc.double({ min: -1000, max: 1000, noNaN: true });
 const range: fc.Arbitrary<Estimate> = fc.tuple(number, number, number).map((v) => {

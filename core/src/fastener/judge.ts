@@ -37,4 +37,3 @@ export function judgeTorque(body: Pick<TorqueBody, 'lo' | 'hi' | 'asWritten'>, r
     next: ['check against the service information, then go over it again'],
   };
 }
-

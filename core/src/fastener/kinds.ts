@@ -21,7 +21,7 @@ export class TorqueBody {
 }
 
 /** A torque that was written. */
-export interface Torque extends TorqueBody, Stamp {
+interface Torque extends TorqueBody, Stamp {
   /** What it is worth. */
   verdict: Verdict;
 }
@@ -42,7 +42,11 @@ export const torqueSlice = defineSlice<TorqueSlice, Facts>({
     state.openings
       .filter((o) => o.kind === 'support' && o.closedIn !== null)
       .filter((o) => !state.torques.some((t) => t.openings?.includes(o.id)))
-      .map((o) => ({ id: `torque:${o.id}`, key: `torque:${splitKey(o.key).id}`, text: `torque of ${o.name} is not written` })),
+      .map((o) => ({
+        id: `torque:${o.id}`,
+        key: `torque:${splitKey(o.key).id}`,
+        text: `torque of ${o.name} is not written`,
+      })),
 });
 
 /** A torque is written. */
@@ -58,7 +62,14 @@ export const torque = defineKind<'torque', TorqueBody, TorqueSlice, Facts>({
     const openings = body.openings ?? knownClosed(facts, body.key, moment);
     own.torques = [
       ...own.torques.filter((t) => t.key !== body.key || !(t.openings ?? []).every((id) => openings.includes(id))),
-      castDraft<Torque>({ ...body, openings, id: moment.id, by: moment.by, at: moment.at, verdict: judgeTorque(body, range) }),
+      castDraft<Torque>({
+        ...body,
+        openings,
+        id: moment.id,
+        by: moment.by,
+        at: moment.at,
+        verdict: judgeTorque(body, range),
+      }),
     ];
   },
   touches: ({ key }) => ({ reads: [key], writes: [`torque:${key}`] }),
@@ -71,4 +82,3 @@ export const torque = defineKind<'torque', TorqueBody, TorqueSlice, Facts>({
       hi: f.constant(40),
     }),
 });
-

@@ -5,7 +5,7 @@ import { estimate, type Estimate } from '../estimate/index.ts';
 
 export type FuelKind = 'petrol' | 'e85' | 'ethanol' | 'diesel' | 'biodiesel';
 
-export interface Fuel {
+interface Fuel {
   name: string;
   /** kg per litre at 15 °C. */
   density: Estimate;
@@ -58,7 +58,7 @@ export const fuels: Record<FuelKind, Fuel> = {
  * @param share of ethanol, 0 to 1
  * @example blend(0.85).typ // 0.786
  */
-export function blend(share: number): Estimate {
+function blend(share: number): Estimate {
   if (!(share >= 0 && share <= 1)) throw new InputError('ethanol', String(share), 'a share from 0 to 1');
   const mix = (petrol: number) => share * ETHANOL + (1 - share) * petrol;
   return estimate(mix(0.72), mix(0.745), mix(0.775), computed('mixed by volume'));

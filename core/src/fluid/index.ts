@@ -1,14 +1,3 @@
-export {
-  BEFORE_DIPPING,
-  blend,
-  densityAt,
-  fillingFlow,
-  fuels,
-  safeFill,
-  volumeCorrection,
-  WATER_HELD,
-  type Fuel,
-  type FuelKind,
-} from './fuels.ts';
-export { viscosityAt, kinematicViscosity } from './viscosity.ts';
-export { airingMinutes, flammableFrom, FLAMMABLE_LOWER, spillInWords, vapourPressure } from './vapour.ts';
+export { BEFORE_DIPPING, densityAt, fillingFlow, fuels, safeFill, WATER_HELD, type FuelKind } from './fuels.ts';
+export { kinematicViscosity } from './viscosity.ts';
+export { spillInWords, vapourPressure } from './vapour.ts';

@@ -1,3 +1,4 @@
+import { celsius, say, type Sentence } from '../quantity/index.ts';
 import { InputError } from '../errors/index.ts';
 import { fuels, type FuelKind } from './fuels.ts';
 
@@ -6,7 +7,7 @@ const PSI = 6894.757293168;
 const VAPOUR_MOLAR_MASS = 0.065;
 const R = 8.314462618;
 /** Lower flammable limit of petrol vapour, share of the air by volume. NFPA 325, from memory. */
-export const FLAMMABLE_LOWER = 0.014;
+const FLAMMABLE_LOWER = 0.014;
 
 /**
  * True vapour pressure of petrol. AP-42 chapter 7.1, distillation slope 3, written from memory of the document.
@@ -66,10 +67,10 @@ export function airingMinutes(changes: number, share = 0.1, mixing = 3): number 
  * @param changes air changes an hour: about six with the doors of a bay open, common practice, no source
  * @example spillInWords('petrol') // 'One litre spilt makes about 20 m³ …'
  */
-export function spillInWords(fuel: FuelKind, changes = 6): string {
+export function spillInWords(fuel: FuelKind, changes = 6): Sentence {
   const { name, flash, ethanol } = fuels[fuel];
   if (flash.below > 40)
-    return `${name[0]!.toUpperCase()}${name.slice(1)} gives off little vapour in a cool shop (flash point above ${flash.below} °C); spray and hot metal make it burn all the same.`;
+    return say`${name[0]!.toUpperCase()}${name.slice(1)} gives off little vapour in a cool shop (flash point above ${celsius(flash.below)}); spray and hot metal make it burn all the same.`;
   if (ethanol > 0.5)
     return `${name} burns with a flame that is hard to see in daylight; its vapour is heavier than air like that of petrol, and it carries a current: keep it off plugs and bare wire.`;
   const { mixture } = flammableFrom(1);

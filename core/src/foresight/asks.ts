@@ -1,7 +1,7 @@
 import type { Route, RouteModel } from '../route/index.ts';
 
 /** What a plan asks of something that may hold: it must let at least so much. mm of local drop at its place */
-export interface Asked {
+interface Asked {
   key: string;
   mm: number;
 }

@@ -1,3 +1,4 @@
+import { mm, say, type Sentence } from '../quantity/index.ts';
 import type { Margins, TankState } from '../hang/index.ts';
 import type { Route } from '../route/index.ts';
 import { routeModel, type View } from '../stops/index.ts';
@@ -27,7 +28,7 @@ export interface Foresight {
   asks: { key: string; name: string; mm: number; lo: number; hi: number }[];
   matters: Matter[];
   /** The conflict in one sentence, null where there is a way if all is as likely. */
-  conflict: string | null;
+  conflict: Sentence | null;
   remedies: Remedy[];
 }
 
@@ -81,7 +82,7 @@ export function foresee(
 }
 
 /** The conflict in one sentence: what cannot come off, what holds it, by how many millimetres. */
-function conflictOf(state: TankState, margins: Margins): string {
+function conflictOf(state: TankState, margins: Margins): Sentence {
   const { left } = stuck(routeModel(state, 'typical', margins));
   const first = left[0];
   if (!first) return 'everything comes off, but not in an order that fits together';
@@ -89,7 +90,7 @@ function conflictOf(state: TankState, margins: Margins): string {
   if (first.way === null) return `the ${name} holds, and no way is known to clear it`;
   const by = first.heldBy && first.heldBy !== first.key ? `the ${nameOf(state, first.heldBy)}` : 'it';
   if (first.short > 0)
-    return `the ${name} is reached ${first.short} mm too late: the tank comes to ${first.reached} mm there, where ${by} holds`;
+    return say`the ${name} is reached ${mm(first.short)} too late: the tank comes to ${mm(first.reached)} there, where ${by} holds`;
   const waits = first.waitsFor.map((key) => nameOf(state, key)).join(' and ');
   return waits
     ? `the ${name} waits for the ${waits}, which does not come off`

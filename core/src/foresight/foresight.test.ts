@@ -1,3 +1,4 @@
+import { inWords } from '../quantity/index.ts';
 import { startingFigures } from '../order/index.ts';
 import { bindings, type TankState } from '../hang/index.ts';
 import { foldJob, logWriter } from '../job/index.ts';
@@ -6,7 +7,10 @@ import { solve } from '../route/index.ts';
 import { nextStop, routeDown, routeModel } from '../stops/index.ts';
 import { archetypes, type Connection, type Range, type VehicleFile } from '../vehicle/index.ts';
 import { plainLine, r } from '../vehicle/testing.ts';
-import { asks, changed, minutesAhead, outlook, remedies, stuck, whatMatters } from './index.ts';
+import { asks, minutesAhead, outlook, whatMatters } from './index.ts';
+import { changed } from './change.ts';
+import { remedies } from './remedies.ts';
+import { stuck } from './stuck.ts';
 
 const line = (id: string, slack: Range, from: number, more: Partial<Connection> = {}) =>
   plainLine(id, slack, r(from), more);
@@ -45,7 +49,7 @@ describe('no way, worked by hand', () => {
         ['reach', 45],
       ]),
     );
-    expect(list.find((m) => m.changes[0]!.what === 'longer')!.text).toBe(
+    expect(inWords(list.find((m) => m.changes[0]!.what === 'longer')!.text)).toBe(
       'free the heater line from a clip or at another joint: 45 mm more',
     );
     // Tilting helps nothing that hangs in the middle.
@@ -161,9 +165,7 @@ describe('what lies ahead', () => {
     };
     const state = begin([line('feed', r(120), 30)], { obstructions: [pipe] });
     const before = routeDown(state, 'typical')!.minutes;
-    expect(routeDown(changed(state, { what: 'away', obstruction: 'pipe' }), 'typical')!.minutes).toBe(
-      before - 15,
-    );
+    expect(routeDown(changed(state, { what: 'away', obstruction: 'pipe' }), 'typical')!.minutes).toBe(before - 15);
     expect(routeDown(changed(state, { what: 'slack', line: 'feed', mm: 20 }), 'typical')).toBeNull();
     expect(routeDown(state, 'typical')!.minutes).toBe(before);
     expect(bindings(state)).toHaveLength(2);

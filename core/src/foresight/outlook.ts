@@ -5,7 +5,7 @@ import { routeDown, type View } from '../stops/index.ts';
 import type { Verdict } from '../verdict/index.ts';
 
 /** What the way down costs, by how the ranges turn out; null where there is no way then. Minutes, the way up not counted. */
-export interface Outlook {
+interface Outlook {
   best: Route | null;
   typical: Route | null;
   /** Safe at every moment, typical once looked at. */

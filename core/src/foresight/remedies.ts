@@ -1,3 +1,4 @@
+import { inWords, mm, say, type Sentence } from '../quantity/index.ts';
 import type { Margins, TankState } from '../hang/index.ts';
 import { isOff } from '../ledger/index.ts';
 import { solve } from '../route/index.ts';
@@ -13,7 +14,7 @@ export interface Remedy {
   /** The least whole mm with which there is a way. */
   mm: number;
   /** What it means with a tool in hand. */
-  text: string;
+  text: Sentence;
   /** Minutes of the way down once it is done, the change itself not counted: nobody has measured that. */
   minutes: number;
 }
@@ -21,7 +22,7 @@ export interface Remedy {
 /** More than so much nobody gains by a clip, a longer extension or a pull aside, mm. Common practice, no source. */
 const MOST: Record<'longer' | 'reach' | 'lower' | 'tilt', number> = { longer: 300, reach: 200, lower: 200, tilt: 100 };
 
-export interface RemedyOptions {
+interface RemedyOptions {
   view?: View;
   margins?: Margins;
   /** 0 to 1; return false to give up. */
@@ -51,12 +52,12 @@ export function remedies(state: TankState, options: RemedyOptions = {}): Remedy[
       if (minutes(at(makes, mid * step)) === null) no = mid;
       else yes = mid;
     }
-    const mm = yes * step;
+    const by = yes * step;
     return {
-      changes: makes.map((m) => m.of(mm)),
-      mm,
-      text: makes.map((m) => m.text(mm)).join(', and '),
-      minutes: minutes(at(makes, mm))!,
+      changes: makes.map((m) => m.of(by)),
+      mm: by,
+      text: makes.flatMap((m, i) => [...(i > 0 ? [', and '] : []), ...[m.text(by)].flat()]),
+      minutes: minutes(at(makes, by))!,
     };
   };
   const pairs = singles.flatMap((a, i) => singles.slice(i + 1).map((b) => [a, b] as const));
@@ -77,12 +78,12 @@ export function remedies(state: TankState, options: RemedyOptions = {}): Remedy[
 }
 
 const ranked = (list: Remedy[]): Remedy[] =>
-  list.sort((a, b) => a.minutes - b.minutes || a.mm - b.mm || (a.text < b.text ? -1 : 1));
+  list.sort((a, b) => a.minutes - b.minutes || a.mm - b.mm || (inWords(a.text) < inWords(b.text) ? -1 : 1));
 
 interface Make {
   kind: keyof typeof MOST;
   of: (mm: number) => Change;
-  text: (mm: number) => string;
+  text: (by: number) => Sentence;
 }
 
 /** Only what is left or what holds it may help; and more tilt. */
@@ -100,26 +101,27 @@ function candidates(state: TankState, view: View, margins: Margins): Make[] {
       out.push({
         kind: 'longer',
         of: (mm) => ({ what: 'longer', line: id, mm }),
-        text: (mm) =>
-          `${clipped ? 'another clip off' : 'free'} the ${name}${clipped ? '' : ' from a clip or at another joint'}: ${mm} mm more`,
+        text: (by) =>
+          say`${clipped ? 'another clip off' : 'free'} the ${name}${clipped ? '' : ' from a clip or at another joint'}: ${mm(by)} more`,
       });
       for (const way of line.part)
         out.push({
           kind: 'reach',
           of: (mm) => ({ what: 'reach', way: way.id, mm }),
-          text: (mm) => `reach the ${name} ${mm} mm further (${way.from}): longer extension, a wheel or a liner off`,
+          text: (by) =>
+            say`reach the ${name} ${mm(by)} further (${way.from}): longer extension, a wheel or a liner off`,
         });
     } else if (kind === 'obstruction')
       out.push({
         kind: 'lower',
         of: (mm) => ({ what: 'lower', obstruction: id, mm }),
-        text: (mm) => `pull the ${name} ${mm} mm aside or down`,
+        text: (by) => say`pull the ${name} ${mm(by)} aside or down`,
       });
   }
   out.push({
     kind: 'tilt',
     of: (mm) => ({ what: 'tilt', mm }),
-    text: (mm) => `tilt it ${mm} mm more than the file lets: drain it further first`,
+    text: (by) => say`tilt it ${mm(by)} more than the file lets: drain it further first`,
   });
   return out;
 }

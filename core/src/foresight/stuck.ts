@@ -1,7 +1,7 @@
 import type { RouteModel, RouteWay } from '../route/index.ts';
 
 /** A thing that cannot be done, with what is nearest to letting it. mm of local drop */
-export interface Left {
+interface Left {
   key: string;
   /** The way that comes nearest; null where there is none at all. */
   way: string | null;
@@ -15,7 +15,7 @@ export interface Left {
   waitsFor: string[];
 }
 
-export interface Stuck {
+interface Stuck {
   /** Everything that could still be parted, in the order it comes off. */
   off: string[];
   left: Left[];

@@ -1,7 +1,17 @@
+import { inWords } from '../quantity/index.ts';
 import { judgeTorque } from '../fastener/index.ts';
 import { judgePressure } from '../depressurise/index.ts';
 import { judgeJoint } from '../proof/index.ts';
-import { type Bodies, type Entry, type EntryKind, foldJob, logWriter, owed, refusalOf, vapourFrom } from '../job/index.ts';
+import {
+  type Bodies,
+  type Entry,
+  type EntryKind,
+  foldJob,
+  logWriter,
+  owed,
+  refusalOf,
+  vapourFrom,
+} from '../job/index.ts';
 import { archetypes } from '../vehicle/index.ts';
 import { judgeGate } from './index.ts';
 
@@ -114,7 +124,13 @@ describe('signing', () => {
     job.log('complaintAgain', { result: 'unchanged' });
     expect(job.log('signed', {})?.owed.map((d) => d.key)).toEqual(['complaint']);
     const debt = owed(job.state)[0]!;
-    job.log('deviation', { debt: debt.id, what: debt.text, reason: 'owner waits for a part', who: 'owner', due: 'Friday' });
+    job.log('deviation', {
+      debt: debt.id,
+      what: inWords(debt.text),
+      reason: 'owner waits for a part',
+      who: 'owner',
+      due: 'Friday',
+    });
     expect(owed(job.state)).toEqual([]);
     expect(job.log('signed', {})).toBeNull();
     expect(job.log('note', { text: 'late' })?.todo).toContain('addendum');

@@ -1,7 +1,7 @@
 import { commonPractice, computed } from '../basis/index.ts';
 import { judgeHandling, tankMass } from '../handling/index.ts';
 import { judgeSchool } from '../depressurise/index.ts';
-import { witnessWord } from '../tank/index.ts';
+import { witnessWord, fuelCelsius } from '../tank/index.ts';
 import type { Verdict } from '../verdict/index.ts';
 import { portDrop } from '../hang/index.ts';
 import { makeWindow, type LedgerItem } from '../ledger/index.ts';
@@ -59,7 +59,7 @@ export function judgePressureOut(state: GateFactsToJudge): Verdict {
 }
 
 export function judgeMass(state: GateFactsToJudge): Verdict {
-  return judgeHandling(tankMass(state.vehicle, state.fuel.aboard), state.shop).verdict;
+  return judgeHandling(tankMass(state.vehicle, state.fuel.aboard, fuelCelsius(state)), state.shop).verdict;
 }
 
 export function judgeThings(state: GateFactsToJudge): Verdict {

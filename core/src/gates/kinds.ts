@@ -107,7 +107,14 @@ export const gate = defineKind<'gate', GateBody, GatesSlice, Facts>({
   decide: (state, body) => decide(state, body.gate),
   apply: (own, body, { id, by, at, entry }) => {
     const one = own.gates[body.gate];
-    const passed = { id, by, at, items: { ...entry.decided?.outcomes }, restedOn: [...(entry.decided?.restedOn ?? [])], endedIn: [] };
+    const passed = {
+      id,
+      by,
+      at,
+      items: { ...entry.decided?.outcomes },
+      restedOn: [...(entry.decided?.restedOn ?? [])],
+      endedIn: [],
+    };
     one.history.push(passed);
     one.passed = { ...passed };
     one.ended = null;

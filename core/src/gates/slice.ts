@@ -1,5 +1,14 @@
-import type { Draft } from 'immer';
-import { defineSlice, disputeKnown, isUnsettled, type Debt, type KernelState, type Moment, type RecordLine } from '../kernel/index.ts';
+import { mm, say, type Sentence } from '../quantity/index.ts';
+import { castDraft, type Draft } from 'immer';
+import {
+  defineSlice,
+  disputeKnown,
+  isUnsettled,
+  type Debt,
+  type KernelState,
+  type Moment,
+  type RecordLine,
+} from '../kernel/index.ts';
 import type { LedgerSlice } from '../ledger/index.ts';
 import { deepest, isHome } from '../pose/index.ts';
 import { lineOf, madeBeforeKeyOn, splitKey, UNIT, type VehicleSlice } from '../vehicle/index.ts';
@@ -7,11 +16,8 @@ import type { HangSlice } from '../hang/index.ts';
 
 /** The four gates, by their number. */
 export type GateNumber = 1 | 2 | 3 | 4;
-/** All of them, in order. */
-export const gateNumbers: readonly GateNumber[] = [1, 2, 3, 4];
-
 /** What somebody said to an item of a gate. */
-export interface GateAnswer {
+interface GateAnswer {
   /** Id of the entry. */
   id: string;
   /** The answer. */
@@ -27,7 +33,7 @@ export interface GateAnswer {
 }
 
 /** A gate that was gone through. */
-export interface GatePassed {
+interface GatePassed {
   /** Id of the entry. */
   id: string;
   /** Person's id. */
@@ -43,7 +49,7 @@ export interface GatePassed {
 }
 
 /** A gate as it stands. */
-export interface Gate {
+interface Gate {
   /** Item → what was said to it, while its condition lasts. */
   answers: Readonly<Record<string, GateAnswer>>;
   /** Gone through, and every item of it still stands; else null. */
@@ -55,13 +61,13 @@ export interface Gate {
 }
 
 /** Somebody did what a gate stands before while it was not passed, as far as they knew. */
-export interface Crossing {
+interface Crossing {
   /** `crossing:2@` and the id of the entry. */
   id: string;
   /** Which gate. */
   gate: GateNumber;
   /** What was done. */
-  what: string;
+  what: Sentence;
   /** Person's id. */
   by: string;
   /** ISO time. */
@@ -79,7 +85,7 @@ export interface GatesSlice {
 }
 
 /** What the gates read beside their own. */
-export type GatesFacts = VehicleSlice & LedgerSlice & HangSlice & Pick<KernelState, 'twoDevices'>;
+type GatesFacts = VehicleSlice & LedgerSlice & HangSlice & Pick<KernelState, 'twoDevices'>;
 
 type Own = Draft<GatesSlice>;
 
@@ -100,15 +106,18 @@ function end(own: Own, gate: GateNumber, why: string, moment: Moment, items?: re
 /** Did a gate stand, as far as the maker of an entry knew? */
 function stood(own: Own, gate: GateNumber, moment: Moment, facts: Readonly<GatesFacts>): boolean {
   const { knew } = moment;
-  return !disputeKnown(facts, `gate:${gate}`, knew) && own.gates[gate].history.some((p) => knew(p.id) && !p.endedIn.some(knew));
+  return (
+    !disputeKnown(facts, `gate:${gate}`, knew) &&
+    own.gates[gate].history.some((p) => knew(p.id) && !p.endedIn.some(knew))
+  );
 }
 
 /** Does what a gate stands before happen? Then it is owed unless the gate stood. */
-function crossed(own: Own, gate: GateNumber, what: string, moment: Moment, facts: Readonly<GatesFacts>): void {
+function crossed(own: Own, gate: GateNumber, what: Sentence, moment: Moment, facts: Readonly<GatesFacts>): void {
   if (stood(own, gate, moment, facts)) return;
   const id = `crossing:${gate}@${moment.id}`;
   if (own.crossings.some((c) => c.id === id)) return;
-  own.crossings.push({ id, gate, what, by: moment.by, at: moment.at });
+  own.crossings.push({ id, gate, what: castDraft(what), by: moment.by, at: moment.at });
 }
 
 /** Holds the gates. */
@@ -126,12 +135,12 @@ export const gatesSlice = defineSlice<GatesSlice, GatesFacts>({
       end(own, 4, `${line.name} was parted since`, moment);
     },
     moved: (own, { from, to }, moment, _tell, facts) => {
-      if (isHome(from) && !isHome(to)) crossed(own, 2, `lowered to ${deepest(to)} mm`, moment, facts);
+      if (isHome(from) && !isHome(to)) crossed(own, 2, say`lowered to ${mm(deepest(to))}`, moment, facts);
       const { goal, vehicle, rings } = facts;
-      const closed = rings.findLast((r) => moment.knew(r.in))?.state === 'closed' && !disputeKnown(facts, UNIT, moment.knew);
+      const closed =
+        rings.findLast((r) => moment.knew(r.in))?.state === 'closed' && !disputeKnown(facts, UNIT, moment.knew);
       const benched = deepest(from) >= vehicle.clear || (goal !== null && Math.min(from.f, from.r) >= goal);
-      if (benched && deepest(to) < deepest(from) && !closed)
-        crossed(own, 3, 'the tank went up', moment, facts);
+      if (benched && deepest(to) < deepest(from) && !closed) crossed(own, 3, 'the tank went up', moment, facts);
     },
     ring: (own, { state }, moment, _tell, facts) => {
       if (state === 'closed') crossed(own, 3, 'the ring was closed', moment, facts);
@@ -155,12 +164,19 @@ export const gatesSlice = defineSlice<GatesSlice, GatesFacts>({
     state.crossings.map(({ id, gate, what }) => ({
       id,
       key: `gate:${gate}`,
-      text: `${what} before gate ${gate} was passed`,
+      text: say`${what} before gate ${gate} was passed`,
     })),
   record: (state) =>
-    state.crossings.map(({ gate, what, by, at }): RecordLine => ({ under: 'flags', text: `${what} before gate ${gate} was passed`, by, at })),
+    state.crossings.map(({ gate, what, by, at }): RecordLine => ({
+      under: 'flags',
+      text: say`${what} before gate ${gate} was passed`,
+      by,
+      at,
+    })),
 });
 
 /** Does the gate stand: gone through, every item still so, and no two devices at odds about it? @example isPassed(state, 2) // true */
-export const isPassed = (state: Pick<GatesSlice, 'gates'> & Pick<KernelState, 'twoDevices'>, gate: GateNumber): boolean =>
-  state.gates[gate].passed !== null && !isUnsettled(state, `gate:${gate}`);
+export const isPassed = (
+  state: Pick<GatesSlice, 'gates'> & Pick<KernelState, 'twoDevices'>,
+  gate: GateNumber,
+): boolean => state.gates[gate].passed !== null && !isUnsettled(state, `gate:${gate}`);

@@ -3,7 +3,8 @@ import { InputError } from '../errors/index.ts';
 import { measured } from '../basis/index.ts';
 import { estimate, exactly } from '../estimate/index.ts';
 import { archetypes } from '../vehicle/index.ts';
-import { judgeJack, judgeLift, postBalance, raiseHeight, tankCentre, teamLift, weightLimit, weightLimitUS, type LiftMetric } from './index.ts';
+import { judgeJack, judgeLift, postBalance, raiseHeight, tankCentre, teamLift } from './index.ts';
+import { weightLimit, weightLimitUS, type LiftMetric } from './lift.ts';
 
 const rail = archetypes[0]!;
 const cm = (h: number, v: number, d: number, a = 0, fm = 1, coupling = 1): LiftMetric => ({
@@ -74,7 +75,10 @@ describe('jack', () => {
   test('too small is said with both figures', () => {
     const verdict = judgeJack({ rated: 15, pad: 400, height: 800 }, centre, 550, 120);
     expect(verdict.outcome).toBe('bad');
-    expect(verdict.reasons[0]).toMatchObject({ text: 'the jack is too small', limit: '15 kg rated' });
+    expect(verdict.reasons[0]!.text).toBe('the jack is too small');
+    expect(inWords(verdict.reasons[0]!.limit!)).toBe('15 kg rated');
+    // 15 kg × 2.2046 lb/kg = 33.07
+    expect(inWords(verdict.reasons[0]!.limit!, 'us')).toBe('33 lb rated');
   });
   test('under the middle it stands to atan(half pad / height); beside it, it does not', () => {
     expect(judgeJack({ rated: 200, pad: 400, height: 800 }, centre, 550, 200).reasons[0]!.text).toBe(

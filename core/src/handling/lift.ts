@@ -1,9 +1,10 @@
+import { kilograms, say } from '../quantity/index.ts';
 import { fromMemory } from '../basis/index.ts';
 import { InputError } from '../errors/index.ts';
 import type { Verdict } from '../verdict/index.ts';
 
 /** NIOSH revised lifting equation, Applications Manual 94-110; written from memory of the document. */
-export const NIOSH = fromMemory('NIOSH 94-110, revised lifting equation');
+const NIOSH = fromMemory('NIOSH 94-110, revised lifting equation');
 
 export interface LiftMetric {
   /** Hands from the ankles, cm: 25 to 63. */
@@ -81,8 +82,8 @@ export function judgeLift(kg: number, lift: LiftMetric, posture: readonly LiftPo
   const index = kg / limit;
   const reason = {
     text: `lifting index ${index.toFixed(1)}`,
-    figure: `${Math.round(kg)} kg`,
-    limit: `${limit.toFixed(0)} kg recommended here`,
+    figure: say`${kilograms(kg)}`,
+    limit: say`${kilograms(limit)} recommended here`,
     basis: NIOSH,
   };
   if (index <= 1) return { outcome: 'good', reasons: [reason], next: [] };

@@ -1,14 +1,15 @@
+import { kilograms, rounded, say } from '../quantity/index.ts';
 import { computed, shopRule } from '../basis/index.ts';
 import { InputError } from '../errors/index.ts';
 import type { Estimate } from '../estimate/index.ts';
-import { add, estimate, multiply, rangeInWords } from '../estimate/index.ts';
-import { fuels } from '../fluid/index.ts';
+import { add, estimate, multiply } from '../estimate/index.ts';
+import { densityAt } from '../fluid/index.ts';
 import { staysAboard } from '../tank/index.ts';
 import { estimateOf, type VehicleFile } from '../vehicle/index.ts';
 import type { Verdict } from '../verdict/index.ts';
 
 /** What one and two people may take off a jack, kg. The shop's own rule. */
-export interface ShopKilograms {
+interface ShopKilograms {
   alone: number;
   two: number;
 }
@@ -17,13 +18,14 @@ export interface ShopKilograms {
  * Mass of the tank with what is in it, kg.
  *
  * @param litres fuel aboard
+ * @param celsius how warm it is: cold fuel is heavier
  * @example tankMass(rail, exactly(40)) // about 13 + 40 × 0.745 = 43 kg
  */
-export function tankMass(file: VehicleFile, litres: Estimate): Estimate {
-  return add(estimateOf(file, file.tank.emptyMass), multiply(litres, fuels[file.fuel].density));
+export function tankMass(file: VehicleFile, litres: Estimate, celsius = 15): Estimate {
+  return add(estimateOf(file, file.tank.emptyMass), multiply(litres, densityAt(file.fuel, celsius)));
 }
 
-export type Hands = 'alone' | 'two' | 'neither';
+type Hands = 'alone' | 'two' | 'neither';
 
 export interface Handling {
   mass: Estimate;
@@ -43,8 +45,8 @@ export function judgeHandling(mass: Estimate, shop: ShopKilograms): Handling {
     throw new InputError('shop.kilograms', `${shop.alone} / ${shop.two}`, 'kilograms for one, and no fewer for two');
   const reason = (text: string, limit: number) => ({
     text,
-    figure: `${rangeInWords(mass, 1)} kg`,
-    limit: `${limit} kg`,
+    figure: say`${rounded(kilograms, mass, 1)}`,
+    limit: say`${kilograms(limit)}`,
     basis: shopRule,
   });
   const seated = 'lying or kneeling under it is outside every lifting method: keep it on the jack';
@@ -78,17 +80,23 @@ export function judgeHandling(mass: Estimate, shop: ShopKilograms): Handling {
 /**
  * Litres to take out until it is light enough for so many hands, likely and at the ends. Never more than can come out.
  *
- * @param limit kg
+ * @param what `limit` in kg; `celsius` of the fuel
  * @returns litres, zero where nothing need come out; `enough` false when even the drained tank is too heavy at its heavy end
- * @example litresToTakeOut(rail, exactly(50), 25).litres.typ // (13 + 50 × 0.745 − 25) / 0.745 = 33.9
+ * @example litresToTakeOut({ vehicle: rail, aboard: exactly(50), limit: 25 }).litres.typ // (13 + 50 × 0.745 − 25) / 0.745 = 33.9
  */
-export function litresToTakeOut(
-  file: VehicleFile,
-  aboard: Estimate,
-  limit: number,
-): { litres: Estimate; enough: boolean } {
-  const { density } = fuels[file.fuel];
-  const empty = estimateOf(file, file.tank.emptyMass);
+export function litresToTakeOut({
+  vehicle,
+  aboard,
+  limit,
+  celsius = 15,
+}: {
+  vehicle: VehicleFile;
+  aboard: Estimate;
+  limit: number;
+  celsius?: number;
+}): { litres: Estimate; enough: boolean } {
+  const density = densityAt(vehicle.fuel, celsius);
+  const empty = estimateOf(vehicle, vehicle.tank.emptyMass);
   const need = (mass: number, d: number, litres: number) =>
     Math.min(litres, Math.max(0, (mass + litres * d - limit) / d));
   const values = [
@@ -96,7 +104,7 @@ export function litresToTakeOut(
     need(empty.typ, density.typ, aboard.typ),
     need(empty.hi, density.hi, aboard.hi),
   ].sort((a, b) => a - b);
-  const stays = drained(file, aboard);
+  const stays = drained(vehicle, aboard);
   return {
     litres: estimate(values[0]!, values[1]!, values[2]!, computed('(empty mass + litres × density − limit) / density')),
     enough: empty.hi + stays.hi * density.hi <= limit,

@@ -1,13 +1,14 @@
+import { kilograms, mm, rounded, say } from '../quantity/index.ts';
 import { commonPractice, computed, measured } from '../basis/index.ts';
 import { InputError } from '../errors/index.ts';
-import { exactly, rangeInWords, roundTo, type Estimate } from '../estimate/index.ts';
+import { exactly, roundTo, type Estimate } from '../estimate/index.ts';
 import { contentsBelow, shapeLitres, surfaceAt, type Tilt } from '../shape/index.ts';
 import { fuels } from '../fluid/index.ts';
 import { estimateOf, type VehicleFile } from '../vehicle/index.ts';
 import type { Verdict } from '../verdict/index.ts';
 import { tankMass } from './mass.ts';
 
-export interface Centre {
+interface Centre {
   /** mm from the first end, and across. */
   x: Estimate;
   y: Estimate;
@@ -70,7 +71,7 @@ export function tankCentre(
 
 const plus = (a: Estimate, b: Estimate): Estimate => ({ ...a, lo: a.lo + b.lo, typ: a.typ + b.typ, hi: a.hi + b.hi });
 
-export interface Jack {
+interface Jack {
   /** kg */
   rated: number;
   /** Width of the padded head, mm. */
@@ -98,15 +99,15 @@ export function judgeJack(jack: Jack, centre: Centre, under: number, over: numbe
       reasons: [
         {
           text: 'the jack is too small',
-          figure: `${rangeInWords(centre.mass, 1)} kg`,
-          limit: `${jack.rated} kg rated`,
+          figure: say`${rounded(kilograms, centre.mass, 1)}`,
+          limit: say`${kilograms(jack.rated)} rated`,
           basis: measured,
         },
       ],
       next: ['take fuel out first, or use a jack that is rated for it'],
     };
   const off = Math.max(Math.abs(centre.x.lo - under), Math.abs(centre.x.hi - under));
-  const figure = `centre ${rangeInWords(centre.x, 5)} mm, pad at ${roundTo(under, 5)} mm`;
+  const figure = say`centre ${rounded(mm, centre.x, 5)}, pad at ${mm(roundTo(under, 5))}`;
   if (off > jack.pad / 2)
     return {
       outcome: 'bad',
@@ -114,17 +115,19 @@ export function judgeJack(jack: Jack, centre: Centre, under: number, over: numbe
         {
           text: 'the middle of the weight may lie outside the pad',
           figure,
-          limit: `${jack.pad} mm pad`,
+          limit: say`${mm(jack.pad)} pad`,
           basis: computed('centre against pad'),
         },
       ],
-      next: [`move the pad to ${roundTo((centre.x.lo + centre.x.hi) / 2, 10)} mm from the first end, or use two jacks`],
+      next: [
+        say`move the pad to ${mm(roundTo((centre.x.lo + centre.x.hi) / 2, 10))} from the first end, or use two jacks`,
+      ],
     };
   const degrees = (Math.atan((jack.pad / 2 - off) / Math.max(1, over)) * 180) / Math.PI;
   const reason = {
     text: `stays on the pad to ${Math.floor(degrees + 1e-6)}° of tilt`,
     figure,
-    limit: `${jack.rated} kg rated`,
+    limit: say`${kilograms(jack.rated)} rated`,
     basis: computed('tan θ = half pad / height'),
   };
   return degrees < 5
@@ -132,7 +135,7 @@ export function judgeJack(jack: Jack, centre: Centre, under: number, over: numbe
     : { outcome: 'good', reasons: [reason], next: [] };
 }
 
-export interface Axles {
+interface Axles {
   /** kg on the ground, tank as it is now. */
   front: number;
   rear: number;
@@ -146,7 +149,7 @@ export interface Axles {
   arms: number;
 }
 
-export interface PostBalance {
+interface PostBalance {
   /** Centre of the vehicle behind the middle of the arms, mm; less than zero: towards the front. */
   before: number;
   after: number;
@@ -181,11 +184,11 @@ export function postBalance(axles: Axles, tank: Estimate): PostBalance {
   const left = (kg: number) => (rear * wheelbase - kg * axles.tank) / (total - kg) - posts;
   const after = left(tank.hi);
   const limit = arms * 0.5;
-  const words = (mm: number) => `${roundTo(Math.abs(mm), 5)} mm to the ${mm < 0 ? 'front' : 'rear'}`;
+  const words = (by: number) => say`${mm(roundTo(Math.abs(by), 5))} to the ${by < 0 ? 'front' : 'rear'}`;
   const reasons = [
     {
-      text: `balance ${words(before)} of the arms now, ${words(after)} once the tank is out`,
-      limit: `${roundTo(limit, 5)} mm, half way to the arms`,
+      text: say`balance ${words(before)} of the arms now, ${words(after)} once the tank is out`,
+      limit: say`${mm(roundTo(limit, 5))}, half way to the arms`,
       basis: computed('moments of the axle weights, less the tank'),
     },
   ];

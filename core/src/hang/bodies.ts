@@ -33,7 +33,7 @@ class NotDoneBody {
 }
 
 /** What the look on top told. Lines not named had more than two fingers of play, if they could be seen. */
-export class LookBody {
+class LookBody {
   /** Was it asked? */
   @IsBoolean() asked!: boolean;
   /** Ids of lines that look tight. */

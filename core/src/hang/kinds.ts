@@ -13,11 +13,19 @@ import type { HangSlice } from './types.ts';
 function tellStop(body: StopDoneBody, from: Pose, tell: Tell): void {
   tell('moved', { from, to: { f: gridNearest(body.to.f), r: gridNearest(body.to.r) } });
   for (const { key, way, tag } of body.off)
-    tell('cameOff', { key, way: way ?? null, capped: body.capped.includes(key), ...(tag === undefined ? {} : { tag }) });
+    tell('cameOff', {
+      key,
+      way: way ?? null,
+      capped: body.capped.includes(key),
+      ...(tag === undefined ? {} : { tag }),
+    });
   tell('looked', body.look);
 }
 
-const leave = (own: { notDone: Record<string, { drop: number; reason: string | null }>; pose: Pose }, body: StopDoneBody) => {
+const leave = (
+  own: { notDone: Record<string, { drop: number; reason: string | null }>; pose: Pose },
+  body: StopDoneBody,
+) => {
   for (const { key, reason } of body.notDone) own.notDone[key] = { drop: deepest(own.pose), reason: reason ?? null };
 };
 
@@ -55,7 +63,8 @@ export const crept = defineKind<'crept', CreptBody, HangSlice, HangFacts>({
   touches: stopTouches,
   words: ({ to, taut }, speech) =>
     taut ? `stopped at ${speech.pose(to)}, ${speech.name(taut)} taut` : `crept to ${speech.pose(to)}`,
-  arbitrary: (f) => f.tuple(anyStop(f), f.option(anyKey(f), { nil: undefined })).map(([s, taut]) => (taut ? { ...s, taut } : s)),
+  arbitrary: (f) =>
+    f.tuple(anyStop(f), f.option(anyKey(f), { nil: undefined })).map(([s, taut]) => (taut ? { ...s, taut } : s)),
 });
 
 /** Raised, or brought to another height. */
@@ -110,7 +119,11 @@ export const surprise = defineKind<'surprise', SurpriseBody, HangSlice, HangFact
     what === 'freed' ? `${speech.name(key)} freed, ${speech.length(more ?? 0)}` : `${name ?? speech.name(key)} holds`,
   arbitrary: (f) =>
     f.oneof(
-      f.record({ what: f.constant('holds' as const), key: f.oneof(anyKey(f), f.constant('new:1')), lets: f.integer({ min: 0, max: 60 }).map((n) => n * 5) }),
+      f.record({
+        what: f.constant('holds' as const),
+        key: f.oneof(anyKey(f), f.constant('new:1')),
+        lets: f.integer({ min: 0, max: 60 }).map((n) => n * 5),
+      }),
       f.record({ what: f.constant('freed' as const), key: anyKey(f), more: f.integer({ min: 1, max: 90 }) }),
     ),
 });
@@ -134,7 +147,10 @@ export const inspected = defineKind<'inspected', InspectedBody, HangSlice, HangF
   complete: (state, body) =>
     body.openings
       ? body
-      : { ...body, openings: standingPulls(state).flatMap((p) => (p.key === body.key && p.inspected === null ? [p.id] : [])) },
+      : {
+          ...body,
+          openings: standingPulls(state).flatMap((p) => (p.key === body.key && p.inspected === null ? [p.id] : [])),
+        },
   apply: (own, { key, outcome, words, openings }, moment) => {
     for (const pull of own.pulls)
       if (pull.key === key && (openings ? openings.includes(pull.id) : moment.knew(pull.cause))) {
@@ -151,4 +167,3 @@ export const inspected = defineKind<'inspected', InspectedBody, HangSlice, HangF
 
 const gravity = { good: 0, doubtful: 1, unknown: 1, bad: 2 } as const;
 const worse = <O extends keyof typeof gravity>(a: O, b: O): O => (gravity[a] > gravity[b] ? a : b);
-

@@ -18,7 +18,8 @@ import {
 import type { TankState } from './types.ts';
 
 /** Is the line on its port? @example isOn(state, 'feed') // true */
-export const isOn = (state: Parameters<typeof isOff>[0], lineId: string): boolean => !isOff(state, keyOf('line', lineId));
+export const isOn = (state: Parameters<typeof isOff>[0], lineId: string): boolean =>
+  !isOff(state, keyOf('line', lineId));
 
 /** Lines on their ports, in the order of the file. @example attached(state).length */
 export const attached = (state: { vehicle: VehicleFile } & Parameters<typeof isOff>[0]): Connection[] =>
@@ -48,7 +49,7 @@ export const tiltLimitOf = ({ tiltLimit }: Pick<VehicleFile, 'tiltLimit'>): numb
   Math.min(MOST_TILT, gridDown(tiltLimit));
 
 /** How ranges are taken: at their bad end, as likely, at their kind end. */
-export type Reading = 'surely' | 'likely' | 'kindly';
+export type Sureness = 'surely' | 'likely' | 'kindly';
 
 /**
  * The local drops between which a hand gets to a way, mm on the grid, taken inward.
@@ -56,7 +57,7 @@ export type Reading = 'surely' | 'likely' | 'kindly';
  * @param seenAt local drop at which a hand was seen to reach it, if it was, mm
  * @example reachOf(way, 'surely') // { from: 40, to: 9999 }
  */
-export function reachOf(way: Way, reading: Reading, seenAt?: number): { from: number; to: number } {
+export function reachOf(way: Way, reading: Sureness, seenAt?: number): { from: number; to: number } {
   const [near, far] = { surely: ['hi', 'lo'], likely: ['typ', 'typ'], kindly: ['lo', 'hi'] }[reading] as [
     'lo' | 'typ' | 'hi',
     'lo' | 'typ' | 'hi',
@@ -85,9 +86,7 @@ export function takenOff<S extends TankState>(state: S, key: string, way: string
   const owner = kind === 'clip' ? clipOwner(vehicle, id) : undefined;
   const clip = owner?.clips.find((c) => c.id === id);
   const slack =
-    owner && clip
-      ? { ...state.slack, [owner.id]: slackFreed(vehicle, slackOf(state, owner.id), clip) }
-      : state.slack;
+    owner && clip ? { ...state.slack, [owner.id]: slackFreed(vehicle, slackOf(state, owner.id), clip) } : state.slack;
   const felt = owner?.id ?? (kind === 'line' ? id : null);
   const taut = Object.fromEntries(Object.entries(state.taut).filter(([line]) => line !== felt));
   const item: LedgerItem = {
@@ -125,5 +124,8 @@ export function slackOf(state: Pick<TankState, 'slack'>, lineId: string): Estima
 }
 
 /** Local drop of a line's port in a pose, mm. @example portDrop(state, { f: 40, r: 40 }, feed) // 40 */
-export const portDrop = (state: { vehicle: Pick<VehicleFile, 'length'> }, pose: Pose, line: Pick<Connection, 'x'>): number =>
-  dropAt(pose, line.x, state.vehicle.length);
+export const portDrop = (
+  state: { vehicle: Pick<VehicleFile, 'length'> },
+  pose: Pose,
+  line: Pick<Connection, 'x'>,
+): number => dropAt(pose, line.x, state.vehicle.length);

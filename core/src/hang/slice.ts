@@ -1,11 +1,30 @@
-import type { Draft } from 'immer';
+import { mm, say, type Sentence } from '../quantity/index.ts';
+import { castDraft, type Draft } from 'immer';
 import { commonPractice, measured } from '../basis/index.ts';
 import { exactly, type Estimate } from '../estimate/index.ts';
-import { defineSlice, isUnsettled, wasDisputed, type Debt, type KernelState, type Moment, type RecordLine } from '../kernel/index.ts';
+import {
+  defineSlice,
+  isUnsettled,
+  wasDisputed,
+  type Debt,
+  type KernelState,
+  type Moment,
+  type RecordLine,
+} from '../kernel/index.ts';
 import type { LedgerSlice } from '../ledger/index.ts';
 import type { OrderSlice } from '../order/index.ts';
 import { deepest, gridNearest, HOME, isHome, lowerOf, type Pose } from '../pose/index.ts';
-import { clipOwner, estimateOf, fileName, keyOf, lineOf, SLACK, splitKey, type VehicleFile, type VehicleSlice } from '../vehicle/index.ts';
+import {
+  clipOwner,
+  estimateOf,
+  fileName,
+  keyOf,
+  lineOf,
+  SLACK,
+  splitKey,
+  type VehicleFile,
+  type VehicleSlice,
+} from '../vehicle/index.ts';
 import { goalOf } from './goal.ts';
 import { FIST, NEARLY } from './margins.ts';
 import { attached, isOn, portDrop, slackFreed, slackOf } from './model.ts';
@@ -42,7 +61,13 @@ const atLeast = (known: Estimate, least: number): Estimate =>
  *
  * @returns where it hung before, as far as its maker knew
  */
-export function moveTo(own: Own, target: Pose, how: 'stop' | 'creep', moment: Moment, facts: Readonly<HangFacts>): Pose {
+export function moveTo(
+  own: Own,
+  target: Pose,
+  how: 'stop' | 'creep',
+  moment: Moment,
+  facts: Readonly<HangFacts>,
+): Pose {
   const pose = { f: gridNearest(target.f), r: gridNearest(target.r) };
   const from = knownPose(own, moment);
   own.poses.push({ id: moment.id, device: moment.entry.device, pose });
@@ -54,7 +79,9 @@ export function moveTo(own: Own, target: Pose, how: 'stop' | 'creep', moment: Mo
     const known = slackOf(own, line.id);
     const limit = own.taut[line.id] ?? known.hi;
     if (how === 'stop' && drop > limit)
-      own.pulls.push(pullOf(`line:${line.id}`, moment, true, `it allows ${limit} mm, the tank went to ${Math.round(drop)}`));
+      own.pulls.push(
+        pullOf(`line:${line.id}`, moment, true, say`it allows ${mm(limit)}, the tank went to ${mm(drop)}`),
+      );
     learnSlack(own, line.id, atLeast(known, drop), moment.id);
   }
   own.deepest = Math.max(own.deepest, here);
@@ -82,7 +109,7 @@ function poseHeard(own: Own, said: Pose, facts: Readonly<HangFacts>): Pose {
 }
 
 /** A line that was pulled, to be looked at. */
-export const pullOf = (key: string, moment: Moment, found: boolean, words: string | null): Draft<Pull> => ({
+export const pullOf = (key: string, moment: Moment, found: boolean, words: Sentence | null): Draft<Pull> => ({
   id: `pull:${key}@${moment.id}`,
   key,
   cause: moment.id,
@@ -91,7 +118,7 @@ export const pullOf = (key: string, moment: Moment, found: boolean, words: strin
   by: moment.by,
   inspected: null,
   inspectedIn: null,
-  words,
+  words: castDraft(words),
 });
 
 /** Pulls that count: not those of a height two devices disagreed about, which `settled` answered. @example standingPulls(state).length */
@@ -139,7 +166,8 @@ export const hangSlice = defineSlice<HangSlice, HangFacts>({
         const { eye } = facts.shop;
         if (seen.tight.includes(line.id)) learn({ lo: here, typ: here + 5, hi: here + eye, basis: measured });
         else if (seen.nearly.includes(line.id)) learn(between(known, here, here + NEARLY + eye));
-        else if (seen.asked && line.visibleFrom.hi <= here) learn(atLeast(known, here + (seen.allFist ? FIST : NEARLY) - eye));
+        else if (seen.asked && line.visibleFrom.hi <= here)
+          learn(atLeast(known, here + (seen.allFist ? FIST : NEARLY) - eye));
       }
     },
     feltTaut: (own, { line: id }, moment, _tell, facts) => {
@@ -205,17 +233,23 @@ function forget(own: Own, entries: readonly string[], id: string): void {
     const now = own.slack[line];
     if (!entries.includes(cause) || seen.has(line) || !now) continue;
     seen.add(line);
-    learnSlack(own, line, { lo: Math.min(was.lo, now.lo), typ: Math.min(was.typ, now.typ), hi: Math.max(was.hi, now.hi), basis: was.basis }, id);
+    learnSlack(
+      own,
+      line,
+      { lo: Math.min(was.lo, now.lo), typ: Math.min(was.typ, now.typ), hi: Math.max(was.hi, now.hi), basis: was.basis },
+      id,
+    );
   }
 }
 
 const hangingDebts = ({ pose }: HangSlice): Debt[] =>
-  isHome(pose) ? [] : [{ id: 'pose', key: 'pose', text: `tank hangs ${deepest(pose)} mm below home` }];
+  isHome(pose) ? [] : [{ id: 'pose', key: 'pose', text: say`tank hangs ${mm(deepest(pose))} below home` }];
 
 const pullDebts = (state: HangSlice & HangFacts): Debt[] =>
   standingPulls(state).flatMap((pull): Debt[] => {
     const name = fileName(state.vehicle, pull.key) ?? pull.key;
-    if (pull.inspected === null) return [{ id: pull.id, key: pull.key, text: `${name} was pulled and is not inspected` }];
+    if (pull.inspected === null)
+      return [{ id: pull.id, key: pull.key, text: `${name} was pulled and is not inspected` }];
     if (pull.inspected === 'bad' && !state.replaced[pull.key])
       return [{ id: pull.id, key: pull.key, text: `${name} was pulled, found bad and not replaced` }];
     return [];

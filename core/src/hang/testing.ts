@@ -4,7 +4,8 @@ import type { Pose } from '../pose/index.ts';
 import type { StopDoneBody } from './bodies.ts';
 
 /** Level drops from home to 350 mm, for property tests. */
-export const anyPose = (f: typeof fc): fc.Arbitrary<Pose> => f.integer({ min: 0, max: 70 }).map((n) => ({ f: n * 5, r: n * 5 }));
+export const anyPose = (f: typeof fc): fc.Arbitrary<Pose> =>
+  f.integer({ min: 0, max: 70 }).map((n) => ({ f: n * 5, r: n * 5 }));
 
 /** Stops sensible and senseless, for property tests. */
 export const anyStop = (f: typeof fc): fc.Arbitrary<StopDoneBody> => {

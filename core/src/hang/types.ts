@@ -1,3 +1,4 @@
+import type { Sentence } from '../quantity/index.ts';
 import type { Estimate } from '../estimate/index.ts';
 import type { LedgerSlice } from '../ledger/index.ts';
 import type { ShopFigures } from '../order/index.ts';
@@ -6,7 +7,7 @@ import type { VehicleFile } from '../vehicle/index.ts';
 import type { Outcome } from '../verdict/index.ts';
 
 /** Something in the way that no file knows, or seen to be so. */
-export interface Extra {
+interface Extra {
   /** Id of the obstruction, or `new-` and a number. */
   id: string;
   /** What people call it. */
@@ -34,7 +35,7 @@ export interface Pull {
   /** The entry that told it. */
   inspectedIn: string | null;
   /** In words. */
-  words: string | null;
+  words: Sentence | null;
 }
 
 /** How the tank hangs and what is known of what holds it. */

@@ -1,3 +1,3 @@
 export { readInstrument } from './read.ts';
-export { BLEEDING, hiddenTruth, nowOf, type HiddenTruth, type Now } from './truth.ts';
-export { instruments, type Channel, type Instrument, type InstrumentKind, type Reading } from './types.ts';
+export { BLEEDING } from './truth.ts';
+export { instruments, type Instrument, type InstrumentKind, type Reading } from './types.ts';

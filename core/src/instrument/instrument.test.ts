@@ -3,7 +3,8 @@ import { BURSTS } from '../tank/index.ts';
 import { type Entry, foldJob, type JobState, logWriter } from '../job/index.ts';
 import { seeded } from '../rehearsal/index.ts';
 import { archetypes } from '../vehicle/index.ts';
-import { BLEEDING, hiddenTruth, instruments, nowOf, readInstrument } from './index.ts';
+import { BLEEDING, instruments, readInstrument } from './index.ts';
+import { hiddenTruth, nowOf } from './truth.ts';
 
 const rail = archetypes[0]!;
 const write = logWriter('job');

@@ -7,7 +7,7 @@ import { exactly } from '../estimate/index.ts';
 import { estimateOf, type Range } from '../vehicle/index.ts';
 
 /** What a demo job hides: the instruments follow it, so that what is wrong is really there to be found. */
-export interface HiddenTruth {
+interface HiddenTruth {
   /** Litres aboard when the job was opened. */
   litres: number;
   emptyMass: number;
@@ -58,7 +58,7 @@ export function hiddenTruth(state: JobState): HiddenTruth {
 }
 
 /** What is true now, from the log and the time. */
-export interface Now {
+interface Now {
   litres: number;
   pressure: number;
   pumped: number;

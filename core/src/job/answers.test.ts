@@ -6,7 +6,8 @@ import { jobAt } from './testing.ts';
 const crosswise = archetypes[1]!;
 const write = logWriter('job');
 const opened = write('opened', { name: 'Van', complaint: 'pump', vehicle: crosswise, gauge: 0.5 });
-const told = (...answers: Bodies['answer'][]) => foldJob(null, [opened, ...answers.map((body) => write('answer', body))])!;
+const told = (...answers: Bodies['answer'][]) =>
+  foldJob(null, [opened, ...answers.map((body) => write('answer', body))])!;
 const slack = (of: string, value: string | number) => ({ question: 'slack', of, value });
 
 const blocks = (value: string) => ({ question: 'blocks', of: 'exhaust', value });

@@ -4,14 +4,12 @@ import { InputError } from '../errors/index.ts';
 import { kinds } from './kinds.ts';
 import { anyLog } from './testing.ts';
 
-
 describe('bodies', () => {
   test('every kind has a class, and every entry of a random log fits its own', () => {
     expect(new Set(kinds.map((k) => k.kind)).size).toBe(kinds.length);
     fc.assert(
       fc.property(anyLog(), (log) => {
-        for (const entry of log)
-            expect(() => checkBody(entry.kind, entry.body)).not.toThrow();
+        for (const entry of log) expect(() => checkBody(entry.kind, entry.body)).not.toThrow();
       }),
       { numRuns: 60 },
     );

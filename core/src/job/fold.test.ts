@@ -21,7 +21,13 @@ describe('fuel that came in by itself', () => {
 
 describe('what a log means', () => {
   const vehicle = archetypes[0]!;
-  const quiet = { asked: true, tight: [] as string[], nearly: [] as string[], allFist: false, reachable: [] as string[] };
+  const quiet = {
+    asked: true,
+    tight: [] as string[],
+    nearly: [] as string[],
+    allFist: false,
+    reachable: [] as string[],
+  };
   const start = () => jobAt({ vehicle });
   const stop = (
     to: number,

@@ -1,11 +1,11 @@
+export { asDeviceSays } from './eachSays.ts';
 export { chords, type Chord } from './chords.ts';
 export type { Bodies, Entry, EntryKind } from './entry.ts';
 export type { JobFile } from './file.ts';
-export { questions } from './kinds.ts';
 export { checkBody, completed, decidedOf, foldJob, foldJobOn, isKind, refusalOf, versionOf } from './log.ts';
 export { nameOf } from './names.ts';
 export { owed, recordLines, resourceName, wasLowered } from './owed.ts';
 export type { JobState } from './state.ts';
-export { benchDone, descended, stationNow, stations, stationsDone, vapourFrom, type StationId } from './stations.ts';
-export { entryInWords, takeBackInWords } from './words.ts';
+export { descended, stationNow, stations, stationsDone, vapourFrom, type StationId } from './stations.ts';
+export { entryInLog, entryInWords, takeBackInWords } from './words.ts';
 export { logWriter } from './writer.ts';

@@ -29,7 +29,8 @@ const parts: Parts = { registry: registryOf(kinds as readonly Kind[]), slices };
  * @throws FoldWhole where b takes back something of a: fold the whole log; UnknownEntry for what this build does not know
  * @example foldJob(null, entries)?.pose // { f: 40, r: 40 }
  */
-export const foldJob = (base: JobState | null, entries: readonly RawEntry[]): JobState | null => fold(parts, base, entries);
+export const foldJob = (base: JobState | null, entries: readonly RawEntry[]): JobState | null =>
+  fold(parts, base, entries);
 
 /**
  * Folds on where that can be, else the whole log.
@@ -47,7 +48,8 @@ export const foldJobOn = (
 export const refusalOf = (state: JobState | null, entry: RawEntry): Refusal | null => refusalIn(parts, state, entry);
 
 /** What is decided at the moment an entry gets its number. @example decidedOf(state, gateEntry)?.outcomes */
-export const decidedOf = (state: JobState | null, entry: RawEntry): Decided | undefined => decidedIn(parts, state, entry);
+export const decidedOf = (state: JobState | null, entry: RawEntry): Decided | undefined =>
+  decidedIn(parts, state, entry);
 
 /**
  * Checks the body of an entry against its kind and returns it without what does not belong.

@@ -30,7 +30,9 @@ export function owed(state: JobState): Debt[] {
     key: `two:${key}`,
     text: `two devices say different things of ${resourceName(state, key)}`,
   }));
-  return [...open, ...slices.flatMap((slice) => slice.owes?.(state as never) ?? [])].filter((debt) => !excused.has(debt.id));
+  return [...open, ...slices.flatMap((slice) => slice.owes?.(state as never) ?? [])].filter(
+    (debt) => !excused.has(debt.id),
+  );
 }
 
 /** What every subject has to say on the record, in the order of time. @example recordLines(state).filter((l) => l.under === 'flags') */

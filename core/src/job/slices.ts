@@ -15,6 +15,18 @@ import { vehicleSlice } from '../vehicle/index.ts';
 
 /** Every part of the state, in the order in which they hear. */
 export const slices = [
-  vehicleSlice, orderSlice, journalSlice, answersSlice, ledgerSlice, hangSlice, fuelSlice, pressureSlice, powerSlice,
-  torqueSlice, proofSlice, conditionSlice, gatesSlice, signingSlice,
+  vehicleSlice,
+  orderSlice,
+  journalSlice,
+  answersSlice,
+  ledgerSlice,
+  hangSlice,
+  fuelSlice,
+  pressureSlice,
+  powerSlice,
+  torqueSlice,
+  proofSlice,
+  conditionSlice,
+  gatesSlice,
+  signingSlice,
 ] as const;

@@ -9,7 +9,7 @@ export type StationId = 'plan' | 'safe' | 'drain' | 'drop' | 'bench' | 'refit' |
 export const stations: readonly StationId[] = ['plan', 'safe', 'drain', 'drop', 'bench', 'refit', 'prove'];
 
 /** Is the work on the bench over: the gate before the ring passed, or the ring closed? @example benchDone(state) // true */
-export const benchDone = (state: Pick<JobState, 'gates' | 'ring'>): boolean =>
+const benchDone = (state: Pick<JobState, 'gates' | 'ring'>): boolean =>
   state.gates[3].passed !== null || state.ring === 'closed';
 
 /** Is the way down over: the tank out, or part-way where it was to go, or already on its way back from there? @example descended(state) // true */

@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { archetypes } from '../vehicle/index.ts';
 import { kinds } from './kinds.ts';
-import { foldJobOn, logWriter, questions, refusalOf, type Bodies, type Entry, type EntryKind, type JobState } from './index.ts';
+import { foldJobOn, logWriter, refusalOf, type Bodies, type Entry, type EntryKind, type JobState } from './index.ts';
+import { questions } from './kinds.ts';
 
 /** Kinds that stand in the middle of a log. */
 const middle = kinds.filter((kind) => kind.kind !== 'opened' && kind.kind !== 'takeBack' && kind.kind !== 'settled');
@@ -31,17 +32,19 @@ const opening = (): object => ({ name: 'Van', complaint: 'pump', vehicle: archet
 
 /** A log of one device, on its way, of up to `most` entries that opens the job first; some take an earlier entry back. */
 export const anyLog = (most = 25): fc.Arbitrary<Entry[]> =>
-  fc.array(fc.oneof({ weight: 6, arbitrary: anySaid(null) }, { weight: 1, arbitrary: fc.nat() }), { maxLength: most }).map((list) => [
-    entry('e0', 'opened', opening(), { n: 1 }),
-    ...list.map((said, i) =>
-      typeof said === 'number'
-        ? entry(`e${i + 1}`, 'takeBack', { entry: `e${said % (i + 1)}` }, { n: i + 2 })
-        : entry(`e${i + 1}`, said.kind, said.body, { n: i + 2 }),
-    ),
-  ]);
+  fc
+    .array(fc.oneof({ weight: 6, arbitrary: anySaid(null) }, { weight: 1, arbitrary: fc.nat() }), { maxLength: most })
+    .map((list) => [
+      entry('e0', 'opened', opening(), { n: 1 }),
+      ...list.map((said, i) =>
+        typeof said === 'number'
+          ? entry(`e${i + 1}`, 'takeBack', { entry: `e${said % (i + 1)}` }, { n: i + 2 })
+          : entry(`e${i + 1}`, said.kind, said.body, { n: i + 2 }),
+      ),
+    ]);
 
 /** Facts and takeBacks two devices enter while both are away, each in its own order. */
-export interface Queues {
+interface Queues {
   /** What both hold: numbered. */
   common: Entry[];
   /** One queue a device. */
@@ -50,7 +53,10 @@ export interface Queues {
 
 const facts = middle
   .map((kind) => kind.kind as string)
-  .filter((kind) => !['gate', 'signed', 'addendum', 'countersigned', 'followUpDone', 'reopened', 'shopFigures'].includes(kind));
+  .filter(
+    (kind) =>
+      !['gate', 'signed', 'addendum', 'countersigned', 'followUpDone', 'reopened', 'shopFigures'].includes(kind),
+  );
 
 /** Random pairs of offline queues over a random common log; a takeBack names an entry its device holds. */
 export const anyQueues = (mostCommon = 4, most = 4): fc.Arbitrary<Queues> => {
@@ -99,7 +105,10 @@ export function interleavings<T>([a, b]: readonly [readonly T[], readonly T[]]):
 }
 
 /** What a server makes of entries in the order they arrive: who gets a number, who is refused. */
-export function deliver(common: readonly Entry[], arriving: readonly Entry[]): { state: JobState; log: Entry[]; refused: string[] } {
+export function deliver(
+  common: readonly Entry[],
+  arriving: readonly Entry[],
+): { state: JobState; log: Entry[]; refused: string[] } {
   const log = [...common];
   const refused: string[] = [];
   let state = folded(null, log, log);

@@ -2,7 +2,17 @@ import { nextStop, nextUp } from '../stops/index.ts';
 import { archetypes, splitKey } from '../vehicle/index.ts';
 import { seeded, truthInside } from '../rehearsal/index.ts';
 import { answer } from '../rehearsal/index.ts';
-import { type Bodies, chords, type EntryKind, foldJob, type JobState, logWriter, owed, refusalOf, stationNow } from './index.ts';
+import {
+  type Bodies,
+  chords,
+  type EntryKind,
+  foldJob,
+  type JobState,
+  logWriter,
+  owed,
+  refusalOf,
+  stationNow,
+} from './index.ts';
 
 /** Takes a whole job through the log by what the core says, under a vehicle with hidden truth. */
 function work(seed: number) {

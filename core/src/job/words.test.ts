@@ -44,7 +44,8 @@ test('a key names its thing, also one that no file lists', () => {
 
 test('heights in words are in the units of who reads them', () => {
   const job = jobAt();
-  const words = (units?: 'us') => takeBackInWords(job.state, job.entries, { by: 'ines', device: 'device' }, units)!.words;
+  const words = (units?: 'us') =>
+    takeBackInWords(job.state, job.entries, { by: 'ines', device: 'device' }, units)!.words;
   job.log('moved', { to: { f: 40, r: 40 }, why: 'raised' });
   expect(words()).toBe('raised to 40');
   // 40 mm is 1.575 in, nearest 1 9/16 (25.4 mm to the inch).

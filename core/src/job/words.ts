@@ -7,7 +7,7 @@ import { nameOf } from './names.ts';
 import type { JobState } from './state.ts';
 
 /** How kinds speak in this job, to this reader. */
-export const speechOf = (state: JobState, units: UnitSystem): Speech => ({
+const speechOf = (state: JobState, units: UnitSystem): Speech => ({
   name: (key) => shortName(nameOf(state, key)),
   ends: state.vehicle.ends,
   length: (mm) => lengthText(mm, units),
@@ -19,6 +19,19 @@ export const speechOf = (state: JobState, units: UnitSystem): Speech => ({
 /** What an entry says, in a few words: for “take back”, for the log, for the record. @example entryInWords(state, entry) // 'lowered to 40' */
 export const entryInWords = (state: JobState, entry: RawEntry, units: UnitSystem = 'metric'): string =>
   kindOf(entry.kind).words(entry.body as object, speechOf(state, units));
+
+/** The same, where a taking back says what it takes back. @example entryInLog(state, log, entry) // 'taken back: lowered to 40' */
+export function entryInLog(
+  state: JobState,
+  log: readonly RawEntry[],
+  entry: RawEntry,
+  units: UnitSystem = 'metric',
+): string {
+  const words = entryInWords(state, entry, units);
+  const names = state.heads.find((head) => head.id === entry.id)?.names ?? null;
+  const named = names === null ? undefined : log.find((other) => other.id === names);
+  return named ? `${words}: ${entryInWords(state, named, units)}` : words;
+}
 
 /**
  * This person’s newest entry that can be taken back, in words; null when there is none.

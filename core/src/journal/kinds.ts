@@ -68,7 +68,12 @@ export const wait = defineKind<'wait', WaitBody, JournalSlice>({
   },
   touches: ({ what }) => ({ reads: [], writes: [`wait:${what}`] }),
   words: ({ what, state }) => `${what} ${state === 'start' ? 'started' : 'ended'}`,
-  arbitrary: (f) => f.record({ what: f.constant('soak'), state: f.constantFrom('start' as const, 'end' as const), minutes: f.constant(20) }),
+  arbitrary: (f) =>
+    f.record({
+      what: f.constant('soak'),
+      state: f.constantFrom('start' as const, 'end' as const),
+      minutes: f.constant(20),
+    }),
 });
 
 /** The job rests, or is taken up again. */

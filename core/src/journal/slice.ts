@@ -1,11 +1,13 @@
+import { castDraft } from 'immer';
+import type { Sentence } from '../quantity/index.ts';
 import { defineSlice, type RecordLine } from '../kernel/index.ts';
 
 /** Something that happened and should not have; printed, never hidden. */
-export interface Flag {
+interface Flag {
   /** Id of the entry. */
   id: string;
   /** In words. */
-  text: string;
+  text: Sentence;
   /** Person's id. */
   by: string;
   /** ISO time. */
@@ -13,7 +15,7 @@ export interface Flag {
 }
 
 /** A note, perhaps about a thing. */
-export interface Note {
+interface Note {
   /** What it says. */
   text: string;
   /** Ledger key; null where it is about none. */
@@ -25,7 +27,7 @@ export interface Note {
 }
 
 /** A photo, perhaps of a thing. */
-export interface Photo {
+interface Photo {
   /** Id of the entry. */
   id: string;
   /** Id of the picture. */
@@ -39,7 +41,7 @@ export interface Photo {
 }
 
 /** A wait that uses no hands. */
-export interface Wait {
+interface Wait {
   /** For what. */
   what: string;
   /** How long it takes, minutes; null where nobody said. */
@@ -71,7 +73,7 @@ export const journalSlice = defineSlice<JournalSlice>({
   name: 'journal',
   start: () => ({ notes: [], photos: [], waits: [], parked: null, flags: [] }),
   hears: {
-    flagged: (own, { text }, { id, by, at }) => void own.flags.push({ id, text, by, at }),
+    flagged: (own, { text }, { id, by, at }) => void own.flags.push({ id, text: castDraft(text), by, at }),
   },
   record: ({ flags, notes }) => [
     ...flags.map(({ text, by, at }): RecordLine => ({ under: 'flags', text, by, at })),

@@ -1,10 +1,21 @@
 import 'reflect-metadata';
 import { Type } from 'class-transformer';
-import { IsArray, IsBoolean, IsInt, IsNumber, IsOptional, IsString, Length, Max, Min, ValidateNested } from 'class-validator';
+import {
+  IsArray,
+  IsBoolean,
+  IsInt,
+  IsNumber,
+  IsOptional,
+  IsString,
+  Length,
+  Max,
+  Min,
+  ValidateNested,
+} from 'class-validator';
 import { defineKind } from './kind.ts';
 
 /** Names the entry that is taken back. */
-export class TakeBackBody {
+class TakeBackBody {
   /** Id of the entry. */
   @IsString() @Length(1, 60) entry!: string;
 }
@@ -28,7 +39,7 @@ class SettledPose {
 }
 
 /** What is true where two devices said different things; or that a late entry stands beside what was signed. */
-export class SettledBody {
+class SettledBody {
   /** The resource: `pose`, `line:feed`, `fuel`; `late` for late entries. */
   @IsString() @Length(2, 90) key!: string;
   /** Ids of the entries it was between. */

@@ -1,3 +1,4 @@
+import { type Sentence } from '../quantity/index.ts';
 /** What a judgement made of an intention, with the entries it rested on; kept with the entry for ever. */
 export interface Decided {
   /** What was judged → how it came out. */
@@ -50,13 +51,13 @@ export interface Debt {
   /** What it is about: a ledger key, or a subject's own word. */
   key: string;
   /** In one sentence. */
-  text: string;
+  text: Sentence;
 }
 
 /** Why an intention cannot be: in one sentence, with what is owed and what to do. */
 export interface Refusal {
   /** Why. */
-  text: string;
+  text: Sentence;
   /** What stands against it. */
   owed: Debt[];
   /** What to do. */
@@ -64,4 +65,4 @@ export interface Refusal {
 }
 
 /** A refusal in one breath. @example refused('this job is already open', 'go on in the job as it is') */
-export const refused = (text: string, todo: string, owed: Debt[] = []): Refusal => ({ text, todo, owed });
+export const refused = (text: Sentence, todo: string, owed: Debt[] = []): Refusal => ({ text, todo, owed });

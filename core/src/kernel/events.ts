@@ -1,3 +1,4 @@
+import { type Sentence } from '../quantity/index.ts';
 import type { Pose } from '../pose/index.ts';
 
 /**
@@ -62,7 +63,7 @@ export interface Events {
   /** Something happened that should not have; it is printed. */
   flagged: {
     /** In words. */
-    text: string;
+    text: Sentence;
   };
   /** A wait was started or ended. */
   waiting: {

@@ -1,3 +1,4 @@
+import type { Sentence } from '../quantity/index.ts';
 import { createDraft, finishDraft, freeze, type Draft } from 'immer';
 import type { RawEntry } from './entry.ts';
 import type { EventName, Events } from './events.ts';
@@ -151,7 +152,7 @@ class Run<S extends KernelState> {
   }
 
   /** What the device itself says to an intention that has no number yet. */
-  private whyNot(entry: RawEntry, kind: Kind, closed: boolean): string | null {
+  private whyNot(entry: RawEntry, kind: Kind, closed: boolean): Sentence | null {
     if (closed && !kind.afterClosing) return 'the job is signed';
     if (!kind.refuse) return null;
     const state = this.composed();
@@ -159,7 +160,7 @@ class Run<S extends KernelState> {
     return kind.refuse(state as never, entry as never)?.text ?? null;
   }
 
-  private refuse(id: string, text: string): void {
+  private refuse(id: string, text: Sentence): void {
     this.ledger.refusedHere = [...this.ledger.refusedHere, { id, text }];
   }
 

@@ -1,3 +1,4 @@
+import { type Sentence } from '../quantity/index.ts';
 import type fc from 'fast-check';
 import type { Draft } from 'immer';
 import type { Pose } from '../pose/index.ts';
@@ -6,7 +7,7 @@ import type { EventName, Events } from './events.ts';
 import type { KernelState } from './state.ts';
 
 /** Resources an entry reads and writes: `pose`, `line:feed`, `fuel`, `gate:2`. Two entries meet where one writes what the other reads or writes. */
-export interface Touches {
+interface Touches {
   /** What its meaning depends on. */
   reads: readonly string[];
   /** What it changes. */
@@ -98,7 +99,7 @@ export interface RecordLine {
   /** Under which heading. */
   under: 'flags' | 'work' | 'fuel' | 'proof' | 'deviations';
   /** In words. */
-  text: string;
+  text: Sentence;
   /** Person's id; null where several. */
   by: string | null;
   /** ISO time; null where several. */
@@ -113,7 +114,9 @@ export interface Slice<S extends object = any, F = any> {
   /** Its fields when the job is opened; every field of the slice is named here. */
   start: (opened: object, stamp: Stamp) => S;
   /** What it does when others tell. */
-  hears?: { [N in EventName]?: (own: Draft<S>, event: Events[N], moment: Moment, tell: Tell, facts: Readonly<F>) => void };
+  hears?: {
+    [N in EventName]?: (own: Draft<S>, event: Events[N], moment: Moment, tell: Tell, facts: Readonly<F>) => void;
+  };
   /** What stands between the job and its signature. */
   owes?: (state: Readonly<S & F>) => Debt[];
   /** Its lines on the record. */

@@ -9,7 +9,7 @@ export function placeIn(heads: readonly Pick<Head, 'id'>[], id: string | null): 
 }
 
 /** The part of a head that says what it knew. */
-export type Knower = Pick<Head, 'device' | 'n' | 'seen'>;
+type Knower = Pick<Head, 'device' | 'n' | 'seen'>;
 
 /**
  * Did the maker of one entry hold the other: all up to the server's newest it held, its device's earlier ones, and what
@@ -29,10 +29,11 @@ type Touching = Pick<Head, 'reads' | 'writes' | 'device'>;
  *
  * @example meets({ writes: ['pose'], reads: [], device: 'a' }, { writes: [], reads: ['pose'], device: 'b' }) // true
  */
-export function meets(a: Touching, b: Touching): boolean {
+function meets(a: Touching, b: Touching): boolean {
   if (a.device === SERVER_DEVICE || b.device === SERVER_DEVICE) return false;
   return (
-    a.writes.some((key) => b.writes.includes(key) || b.reads.includes(key)) || b.writes.some((key) => a.reads.includes(key))
+    a.writes.some((key) => b.writes.includes(key) || b.reads.includes(key)) ||
+    b.writes.some((key) => a.reads.includes(key))
   );
 }
 

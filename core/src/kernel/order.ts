@@ -9,7 +9,9 @@ export function headOf(heads: readonly Head[], entry: RawEntry, kind: Kind): Hea
   const names = kind.kind === 'takeBack' ? (entry.body as { entry: string }).entry : null;
   const target = names === null ? undefined : heads[placeIn(heads, names)];
   // A takeBack writes what its entry wrote.
-  const { reads, writes } = target ? { reads: [], writes: target.writes } : kind.touches(entry.body as object, entry.id);
+  const { reads, writes } = target
+    ? { reads: [], writes: target.writes }
+    : kind.touches(entry.body as object, entry.id);
   return {
     id: entry.id,
     kind: entry.kind,

@@ -1,3 +1,4 @@
+import type { Sentence } from '../quantity/index.ts';
 /** What the state keeps of an entry: enough to say what it knew and what it meets, never its body. */
 export interface Head {
   /** Id of the entry. */
@@ -67,7 +68,7 @@ export interface KernelState {
   /** Entries that came late. */
   late: readonly LateEntry[];
   /** Intentions made here that the state forbids; the server will say the same. */
-  refusedHere: readonly { id: string; text: string }[];
+  refusedHere: readonly { id: string; text: Sentence }[];
 }
 
 /** Is a resource open between two entries that the maker of a third both knew? @example disputeKnown(state, 'gate:1', moment.knew) // false */

@@ -1,1 +1,1 @@
-export { lessons, rangeFrom, taught, type Lesson } from './lessons.ts';
+export { lessons, taught, type Lesson } from './lessons.ts';

@@ -2,7 +2,8 @@ import { said } from '../job/testing.ts';
 import { Ajv2020 } from 'ajv/dist/2020.js';
 import { type Bodies, type EntryKind, foldJob, type JobState, logWriter } from '../job/index.ts';
 import { archetypes, asVariant, checkVehicle, difference, vehicleSchema, type VehicleFile } from '../vehicle/index.ts';
-import { lessons, rangeFrom, taught } from './index.ts';
+import { lessons, taught } from './index.ts';
+import { rangeFrom } from './lessons.ts';
 
 const rail = archetypes[0]!;
 const look = { asked: true, tight: [], nearly: [], allFist: false, reachable: [] };

@@ -1,7 +1,15 @@
 import { learned } from '../basis/index.ts';
 import type { HangSlice } from '../hang/index.ts';
 import type { LedgerSlice } from '../ledger/index.ts';
-import { keyOf, lineOf, obstructionOf, type Obstruction, type Range, type VehicleFile, type VehicleSlice } from '../vehicle/index.ts';
+import {
+  keyOf,
+  lineOf,
+  obstructionOf,
+  type Obstruction,
+  type Range,
+  type VehicleFile,
+  type VehicleSlice,
+} from '../vehicle/index.ts';
 
 /** One thing a job taught its vehicle file. */
 export interface Lesson {
@@ -59,7 +67,7 @@ export function lessons(state: LearningFacts, file: VehicleFile = state.file): L
 }
 
 /** What it takes to learn from a job. */
-export type LearningFacts = Pick<HangSlice, 'felt' | 'extras'> & Pick<LedgerSlice, 'items'> & Pick<VehicleSlice, 'file'>;
+type LearningFacts = Pick<HangSlice, 'felt' | 'extras'> & Pick<LedgerSlice, 'items'> & Pick<VehicleSlice, 'file'>;
 
 const history = (file: VehicleFile, path: string, seen: number): number[] => [...(file.seen?.[path] ?? []), seen];
 

@@ -4,7 +4,7 @@ import { lineOf, splitKey, type VehicleFile, type Way } from '../vehicle/index.t
 import type { BackBy, LedgerItem, Opening } from './types.ts';
 
 /** What it takes to say when a thing must be back. */
-export interface BackFacts {
+interface BackFacts {
   /** The vehicle. */
   vehicle: VehicleFile;
   /** What is known of each line's slack, mm. */

@@ -1,7 +1,7 @@
 import { checkBody, type Entry, foldJob, logWriter, owed } from '../job/index.ts';
 import { archetypes } from '../vehicle/index.ts';
-import { cutKey, cutKinds, judgeCut, triedFirst } from './index.ts';
-
+import { cutKinds, judgeCut, triedFirst } from './index.ts';
+import { cutKey } from './cuts.ts';
 
 const write = logWriter('job');
 const opened = write('opened', { name: 'Van', complaint: 'hose', vehicle: archetypes[0]! });
@@ -42,7 +42,13 @@ describe('what can’t be undone asks what has not been tried', () => {
     expect(owed(state).find((d) => d.key === cutKey(entry.id))!.text).toMatch(/^body was cut floor over the pump/);
     const back = foldJob(null, [opened, entry, write('takeBack', { entry: entry.id })])!;
     expect(back.cuts).toEqual([]);
-    const left = { debt: cutKey(entry.id), what: 'body was cut', reason: 'plate later', who: 'owner', due: 'next visit' };
+    const left = {
+      debt: cutKey(entry.id),
+      what: 'body was cut',
+      reason: 'plate later',
+      who: 'owner',
+      due: 'next visit',
+    };
     expect(owed(foldJob(state, [write('deviation', left)])!).map((d) => d.key)).not.toContain(cutKey(entry.id));
   });
 

@@ -1,7 +1,19 @@
-export { backInWords, inOrderOfReturn, makeWay, makeWindow, type BackFacts, type MakeWindow } from './back.ts';
-export { CUT_CAUTION, cutKey, cutKinds, judgeCut, triedFirst, untriedOf, type CutKind } from './cuts.ts';
+export { backInWords, inOrderOfReturn, makeWay, makeWindow, type MakeWindow } from './back.ts';
+export { CUT_CAUTION, cutKinds, judgeCut, triedFirst, untriedOf, type CutKind } from './cuts.ts';
 export { openItems } from './items.ts';
-export { cleared, cut, deferred, deviation, loosened, made, putIn, replaced, restored, ring, takenOut } from './kinds.ts';
-export { closedOpenings, isOff, knownClosed, knownOpenings, ledgerSlice, openingId, type LedgerFacts, type LedgerSlice } from './slice.ts';
+export {
+  cleared,
+  cut,
+  deferred,
+  deviation,
+  loosened,
+  made,
+  putIn,
+  replaced,
+  restored,
+  ring,
+  takenOut,
+} from './kinds.ts';
+export { closedOpenings, isOff, knownClosed, ledgerSlice, type LedgerSlice } from './slice.ts';
 export { anyKey } from './testing.ts';
-export type { BackBy, Cut, Deviation, ItemKind, ItemState, LedgerItem, Opening, Replacement } from './types.ts';
+export type { LedgerItem, Opening } from './types.ts';

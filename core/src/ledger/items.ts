@@ -10,7 +10,9 @@ import type { ItemState, LedgerItem, Opening } from './types.ts';
  * @example itemsOf(state).filter((item) => item.state === 'open').length
  */
 export function itemsOf(
-  state: Pick<LedgerSlice, 'openings' | 'off' | 'deviations'> & Omit<LedgerFacts, 'pose' | 'numbers'> & Pick<KernelState, 'twoDevices'>,
+  state: Pick<LedgerSlice, 'openings' | 'off' | 'deviations'> &
+    Omit<LedgerFacts, 'pose' | 'numbers'> &
+    Pick<KernelState, 'twoDevices'>,
 ): LedgerItem[] {
   const newest = new Map<string, Opening>();
   for (const opening of state.openings) {
@@ -45,7 +47,12 @@ export function itemsOf(
   });
 }
 
-function stateOf(opening: Opening, open: readonly string[], excused: ReadonlySet<string>, unsettled: boolean): ItemState {
+function stateOf(
+  opening: Opening,
+  open: readonly string[],
+  excused: ReadonlySet<string>,
+  unsettled: boolean,
+): ItemState {
   if (open.length === 0 && !unsettled) return 'closed';
   if (open.length > 0 && open.every((id) => excused.has(`open:${id}`))) return 'deviation';
   if (opening.deferred) return 'deferred';

@@ -1,7 +1,17 @@
 import { defineKind } from '../kernel/index.ts';
 import { deepest } from '../pose/index.ts';
 import { keyOf, lineOf, splitKey, UNIT } from '../vehicle/index.ts';
-import { BackBody, ClearedBody, CutBody, DeferredBody, DeviationBody, LoosenedBody, PutInBody, ReplacedBody, RingBody } from './bodies.ts';
+import {
+  BackBody,
+  ClearedBody,
+  CutBody,
+  DeferredBody,
+  DeviationBody,
+  LoosenedBody,
+  PutInBody,
+  ReplacedBody,
+  RingBody,
+} from './bodies.ts';
 import { cutKey, cutKinds, untriedOf } from './cuts.ts';
 import { isOff, knownOpenings, open, type LedgerFacts, type LedgerSlice } from './slice.ts';
 import { anyKey } from './testing.ts';
@@ -122,7 +132,17 @@ export const cut = defineKind<'cut', CutBody, LedgerSlice, LedgerFacts & LedgerS
     const { what, where, key, tried, words } = body;
     const { by, at } = moment;
     const untried = untriedOf(what, tried);
-    own.cuts.push({ id: cutKey(moment.id), what, where, key: key ?? null, tried, untried, words: words ?? null, by, at });
+    own.cuts.push({
+      id: cutKey(moment.id),
+      what,
+      where,
+      key: key ?? null,
+      tried,
+      untried,
+      words: words ?? null,
+      by,
+      at,
+    });
     const line = (what === 'hose' || what === 'pipe') && key ? lineOf(facts.vehicle, splitKey(key).id) : undefined;
     if (line && !isOff(facts, keyOf('line', line.id)))
       tell('cameOff', {
@@ -135,7 +155,12 @@ export const cut = defineKind<'cut', CutBody, LedgerSlice, LedgerFacts & LedgerS
   touches: ({ key }, id) => ({ reads: ['pose', 'gate:1', 'gate:4'], writes: [key ?? cutKey(id)] }),
   words: ({ key, what }, speech) => `${key ? speech.name(key) : what} cut`,
   arbitrary: (f) =>
-    f.record({ what: f.constantFrom(...cutKinds), where: f.constant('at the neck'), key: anyKey(f), tried: f.constant([]) }),
+    f.record({
+      what: f.constantFrom(...cutKinds),
+      where: f.constant('at the neck'),
+      key: anyKey(f),
+      tried: f.constant([]),
+    }),
 });
 
 /** Something new went in. */

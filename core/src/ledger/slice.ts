@@ -1,5 +1,12 @@
 import type { Draft } from 'immer';
-import { defineSlice, isUnsettled, type Debt, type KernelState, type Moment, type RecordLine } from '../kernel/index.ts';
+import {
+  defineSlice,
+  isUnsettled,
+  type Debt,
+  type KernelState,
+  type Moment,
+  type RecordLine,
+} from '../kernel/index.ts';
 import { deepest, dropAt, type Pose } from '../pose/index.ts';
 import { fileName, placeOf, splitKey, type VehicleSlice } from '../vehicle/index.ts';
 import { itemsOf } from './items.ts';
@@ -26,17 +33,27 @@ export interface LedgerSlice {
 }
 
 /** What the ledger reads beside its own. */
-export type LedgerFacts = VehicleSlice & { pose: Pose; slack: Readonly<Record<string, { lo: number }>> } & Pick<KernelState, 'twoDevices'>;
+export type LedgerFacts = VehicleSlice & { pose: Pose; slack: Readonly<Record<string, { lo: number }>> } & Pick<
+    KernelState,
+    'twoDevices'
+  >;
 
 /** Id of the opening that an entry made of a thing. @example openingId('line:feed', 'e12') // 'line:feed@e12' */
-export const openingId = (key: string, entry: string): string => `${key}@${entry}`;
+const openingId = (key: string, entry: string): string => `${key}@${entry}`;
 
 /** Is the thing off? A thing two devices say different things of counts as on where it would bind. */
-export const isOff = (state: Pick<LedgerSlice, 'off'> & Partial<Pick<KernelState, 'twoDevices'>>, key: string): boolean =>
+export const isOff = (
+  state: Pick<LedgerSlice, 'off'> & Partial<Pick<KernelState, 'twoDevices'>>,
+  key: string,
+): boolean =>
   (state.off[key]?.length ?? 0) > 0 && !(state.twoDevices && isUnsettled({ twoDevices: state.twoDevices }, key));
 
 /** Writes an opening into the ledger. */
-export function open(own: Draft<LedgerSlice>, moment: Moment, opening: Pick<Opening, 'key' | 'kind' | 'name' | 'at'> & Partial<Opening>): void {
+export function open(
+  own: Draft<LedgerSlice>,
+  moment: Moment,
+  opening: Pick<Opening, 'key' | 'kind' | 'name' | 'at'> & Partial<Opening>,
+): void {
   const id = openingId(opening.key, moment.id);
   const whole: Opening = {
     tag: null,
@@ -57,7 +74,7 @@ export function open(own: Draft<LedgerSlice>, moment: Moment, opening: Pick<Open
 }
 
 /** Closes openings of a thing; what is closed already stays as it was. */
-export function close(own: Draft<LedgerSlice>, key: string, ids: readonly string[], moment: Moment, backAt: number): void {
+function close(own: Draft<LedgerSlice>, key: string, ids: readonly string[], moment: Moment, backAt: number): void {
   for (const opening of own.openings)
     if (ids.includes(opening.id) && opening.closedIn === null)
       Object.assign(opening, { closedIn: moment.id, backAt, backBy: moment.by, capped: false });
@@ -66,15 +83,20 @@ export function close(own: Draft<LedgerSlice>, key: string, ids: readonly string
 
 /** Openings of a thing that the maker of an entry knew and that are not closed. */
 export const knownOpenings = (own: Pick<LedgerSlice, 'openings' | 'off'>, key: string, moment: Moment): string[] =>
-  (own.off[key] ?? []).filter((id) => id === openingId(key, moment.id) || moment.knew(id.slice(id.lastIndexOf('@') + 1)));
+  (own.off[key] ?? []).filter(
+    (id) => id === openingId(key, moment.id) || moment.knew(id.slice(id.lastIndexOf('@') + 1)),
+  );
 
 /** Openings of a thing that are closed: what a look or a torque can answer. @example closedOpenings(state, 'line:feed') // ['line:feed@e12'] */
 export const closedOpenings = ({ openings }: Pick<LedgerSlice, 'openings'>, key: string): string[] =>
   openings.filter((o) => o.key === key && o.closedIn !== null).map((o) => o.id);
 
 /** Of those, what the maker of an entry knew to be closed. */
-export const knownClosed = ({ openings }: Pick<LedgerSlice, 'openings'>, key: string, moment: Pick<Moment, 'knew'>): string[] =>
-  openings.filter((o) => o.key === key && o.closedIn !== null && moment.knew(o.closedIn)).map((o) => o.id);
+export const knownClosed = (
+  { openings }: Pick<LedgerSlice, 'openings'>,
+  key: string,
+  moment: Pick<Moment, 'knew'>,
+): string[] => openings.filter((o) => o.key === key && o.closedIn !== null && moment.knew(o.closedIn)).map((o) => o.id);
 
 const start = (): LedgerSlice => ({
   openings: [],
@@ -109,8 +131,7 @@ export const ledgerSlice = defineSlice<LedgerSlice, LedgerFacts>({
       const supports = own.openings.filter((o) => o.kind === 'support');
       if (key.startsWith('support:') && supports.every((o) => o.closedIn !== null)) tell('supportsBack', {});
     },
-    blocksAgain: (own, { key }, moment, _tell, { pose }) =>
-      close(own, key, own.off[key] ?? [], moment, deepest(pose)),
+    blocksAgain: (own, { key }, moment, _tell, { pose }) => close(own, key, own.off[key] ?? [], moment, deepest(pose)),
     ring: (own, { state }, moment) => {
       const newSeal = (moment.entry.body as { newSeal?: boolean }).newSeal ?? false;
       own.rings.push({ state, newSeal, in: moment.id });
@@ -121,7 +142,9 @@ export const ledgerSlice = defineSlice<LedgerSlice, LedgerFacts>({
       // What the settling says holds for every opening it was between, and for all its maker knew.
       if (on) close(own, key, knownOpenings(own, key, moment), moment, deepest(facts.pose));
       else if ((own.off[key] ?? []).length === 0) {
-        const before = own.openings.findLast((o) => o.key === key && entries.includes(o.id.slice(o.id.lastIndexOf('@') + 1)));
+        const before = own.openings.findLast(
+          (o) => o.key === key && entries.includes(o.id.slice(o.id.lastIndexOf('@') + 1)),
+        );
         const kind = splitKey(key).kind as ItemKind;
         const at = before?.at ?? dropAt(facts.pose, placeOf(facts.vehicle, key), facts.vehicle.length);
         const name = before?.name ?? fileName(facts.vehicle, key) ?? splitKey(key).id;

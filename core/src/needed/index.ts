@@ -1,16 +1,17 @@
+import { litres, say, type Sentence } from '../quantity/index.ts';
 import { commonPractice } from '../basis/index.ts';
 import { litresToTakeOut } from '../handling/index.ts';
 import { roundTo } from '../estimate/index.ts';
 import { CAP_OPENS } from '../drain/index.ts';
-import type { Complaint } from '../order/index.ts';
+import type { OrderSlice } from '../order/index.ts';
 import { answerTo, askChoice, askNumber, type Answered } from '../questions/index.ts';
-import type { FuelSlice } from '../tank/index.ts';
-import type { VehicleFile } from '../vehicle/index.ts';
+import { fuelCelsius, type FuelSlice } from '../tank/index.ts';
+import type { VehicleSlice } from '../vehicle/index.ts';
 import type { Verdict } from '../verdict/index.ts';
 import { compareOpen } from './compare.ts';
 
-export { compareList, compareOpen, COMPARE, type Compared } from './compare.ts';
-export { onceOrder, type OnceStep } from './once.ts';
+export { compareList, COMPARE, type Compared } from './compare.ts';
+export { onceOrder } from './once.ts';
 
 export type NeededRule = 'always' | 'ifBad' | 'mayBreak' | 'carryOver' | 'use';
 
@@ -20,7 +21,7 @@ export interface Needed {
   kind: 'part' | 'tool' | 'hose';
   rule: NeededRule;
   count: number;
-  why: string;
+  why: Sentence;
   here: 'yes' | 'no' | 'unknown';
   /** Pieces that came against pieces ordered, where somebody counted. */
   kit: Verdict | null;
@@ -41,7 +42,10 @@ export const HERE = askChoice('here', 'here', ['yes', 'no'], true);
 export const KIT = askNumber('kit', 'kit counted', { lo: 0, hi: 1000 }, [], true);
 
 /** What it takes to say what is needed. */
-export type NeededFacts = { vehicle: VehicleFile; complaint: Complaint } & Pick<FuelSlice, 'fuel'> & Answered;
+export type NeededFacts = Pick<OrderSlice, 'complaint' | 'shop'> &
+  Pick<VehicleSlice, 'vehicle'> &
+  Pick<FuelSlice, 'fuel'> &
+  Answered;
 
 /**
  * What the job needs: parts, tools, hoses; what is always replaced, what only if found bad, what is likely to break.
@@ -52,7 +56,7 @@ export type NeededFacts = { vehicle: VehicleFile; complaint: Complaint } & Pick<
 export function neededFor(state: NeededFacts): Needed[] {
   const { vehicle, complaint } = state;
   const list: Omit<Needed, 'here' | 'kit'>[] = [];
-  const need = (id: string, name: string, kind: Needed['kind'], rule: NeededRule, count: number, why: string) =>
+  const need = (id: string, name: string, kind: Needed['kind'], rule: NeededRule, count: number, why: Sentence) =>
     list.push({ id, name, kind, rule, count, why });
   const ring = ['pump', 'level', 'badFuel', 'rust', 'biggerTank'].includes(complaint);
   if (ring) need('seal', 'ring seal', 'part', 'always', 1, 'an old seal has taken a set: it weeps when wet');
@@ -127,14 +131,19 @@ export function neededFor(state: NeededFacts): Needed[] {
     1,
     'from the floor of the tank to the floor of the can',
   );
-  const litres = litresToTakeOut(vehicle, state.fuel.aboard, 25).litres.hi;
+  const out = litresToTakeOut({
+    vehicle,
+    aboard: state.fuel.aboard,
+    limit: state.shop.alone,
+    celsius: fuelCelsius(state),
+  }).litres.hi;
   need(
     'cans',
-    `approved cans for ${roundTo(litres, 5)} L`,
+    'approved cans',
     'tool',
     'use',
     1,
-    'bonded, grounded, never above their fill',
+    say`for ${litres(roundTo(out, 5))}; bonded, grounded, never above their fill`,
   );
   return list.map((n) => ({ ...n, here: hereOf(state, n.id), kit: kitOf(state, n) }));
 }
@@ -168,7 +177,7 @@ function kitOf(state: NeededFacts, n: Omit<Needed, 'here' | 'kit'>): Verdict | n
 
 export interface CouldStop {
   text: string;
-  why: string;
+  why: Sentence;
 }
 
 /**
@@ -181,7 +190,8 @@ export function couldStop(state: NeededFacts, heldBy: string | null): CouldStop[
   const needed = neededFor(state);
   for (const n of needed.filter((x) => x.here === 'no' && x.rule !== 'ifBad'))
     list.push({ text: `${n.name} not here`, why: n.why });
-  for (const n of needed) if (n.kit?.outcome === 'bad') list.push({ text: `${n.name}: too few in the kit`, why: n.why });
+  for (const n of needed)
+    if (n.kit?.outcome === 'bad') list.push({ text: `${n.name}: too few in the kit`, why: n.why });
   if (answerTo(state, CAP_OPENS) === 'no')
     list.push({ text: 'the filler cap does not open', why: 'nothing breathes, and no hose goes in' });
   if (heldBy) list.push({ text: `on typical figures ${heldBy} holds it`, why: 'the plan does not reach the ground' });

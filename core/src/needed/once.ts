@@ -1,6 +1,6 @@
 import type { VehicleFile } from '../vehicle/index.ts';
 
-export interface OnceStep {
+interface OnceStep {
   what: string;
   why: string;
 }

@@ -1,6 +1,19 @@
 import 'reflect-metadata';
 import { Type } from 'class-transformer';
-import { IsDefined, IsIn, IsInt, IsNumber, IsObject, IsOptional, IsString, Length, Max, MaxLength, Min, ValidateNested } from 'class-validator';
+import {
+  IsDefined,
+  IsIn,
+  IsInt,
+  IsNumber,
+  IsObject,
+  IsOptional,
+  IsString,
+  Length,
+  Max,
+  MaxLength,
+  Min,
+  ValidateNested,
+} from 'class-validator';
 import type { VehicleFile } from '../vehicle/index.ts';
 import type { ShopFigures } from './shop.ts';
 

@@ -1,6 +1,14 @@
 import { defineKind } from '../kernel/index.ts';
 import { archetypes, checkVehicle } from '../vehicle/index.ts';
-import { ApprovalBody, ComplaintAgainBody, ComplaintTestBody, complaints, IdentityBody, OpenedBody, ShopFiguresBody } from './bodies.ts';
+import {
+  ApprovalBody,
+  ComplaintAgainBody,
+  ComplaintTestBody,
+  complaints,
+  IdentityBody,
+  OpenedBody,
+  ShopFiguresBody,
+} from './bodies.ts';
 import { startingFigures } from './shop.ts';
 import type { OrderSlice } from './slice.ts';
 
@@ -32,7 +40,10 @@ export const shopFigures = defineKind<'shopFigures', ShopFiguresBody, OrderSlice
   },
   touches: () => ({ reads: [], writes: [] }),
   words: () => 'the shop’s figures',
-  arbitrary: (f) => f.record({ alone: f.integer({ min: 5, max: 60 }), two: f.integer({ min: 60, max: 90 }) }).map((k) => ({ ...startingFigures, ...k })),
+  arbitrary: (f) =>
+    f
+      .record({ alone: f.integer({ min: 5, max: 60 }), two: f.integer({ min: 60, max: 90 }) })
+      .map((k) => ({ ...startingFigures, ...k })),
 });
 
 /** Plate and mileage. */
@@ -67,7 +78,8 @@ export const complaintAgain = defineKind<'complaintAgain', ComplaintAgainBody, O
   Body: ComplaintAgainBody,
   apply: (own, body, { id, by, at, knew }) => {
     const had = own.complaintAgain;
-    if (had && !knew(had.id) && grave[had.result] >= grave[body.result] && (had.result !== body.result || had.id < id)) return;
+    if (had && !knew(had.id) && grave[had.result] >= grave[body.result] && (had.result !== body.result || had.id < id))
+      return;
     own.complaintAgain = { ...body, id, by, at };
   },
   touches: () => ({ reads: [], writes: ['complaintAgain'] }),

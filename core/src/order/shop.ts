@@ -1,5 +1,3 @@
-import { commonPractice } from '../basis/index.ts';
-
 /** What a judgement needs of the shop. It stands in the log, so that a later setting never changes a job. */
 export interface ShopFigures {
   /** What one may take off a jack, kg. */
@@ -15,13 +13,16 @@ export interface ShopFigures {
 }
 
 /** Calling a second pair of hands from their own work, minutes; common practice, no source. What a shop starts with. */
-export const HELPER_MINUTES = 5;
+const HELPER_MINUTES = 5;
 
 /** Where a shop starts; common practice, no source. */
-export const startingFigures: ShopFigures = { alone: 25, two: 40, helperMinutes: HELPER_MINUTES, overshoot: 10, eye: 10 };
-
-/** On what the starting figures stand. */
-export const startingBasis = commonPractice;
+export const startingFigures: ShopFigures = {
+  alone: 25,
+  two: 40,
+  helperMinutes: HELPER_MINUTES,
+  overshoot: 10,
+  eye: 10,
+};
 
 /**
  * What of a shop's own rules a judgement in a job needs, as it stands in the log.

@@ -1,9 +1,16 @@
 import { defineSlice, type Debt, type Stamp } from '../kernel/index.ts';
-import type { ApprovalBody, Complaint, ComplaintAgainBody, ComplaintTestBody, IdentityBody, OpenedBody } from './bodies.ts';
+import type {
+  ApprovalBody,
+  Complaint,
+  ComplaintAgainBody,
+  ComplaintTestBody,
+  IdentityBody,
+  OpenedBody,
+} from './bodies.ts';
 import { startingFigures, type ShopFigures } from './shop.ts';
 
 /** Something said, by whom and when. */
-export type Said<B> = B & Stamp;
+type Said<B> = B & Stamp;
 
 /** What was asked for, of which vehicle, and whether its own test passed. */
 export interface OrderSlice {
@@ -53,7 +60,11 @@ export const orderSlice = defineSlice<OrderSlice>({
     if (!state.complaintTest) owe('complaintTest', 'the complaint’s own test was not recorded');
     if (!state.complaintAgain) owe('complaint', 'the complaint’s own test was not run again');
     else if (state.complaintAgain.result !== 'passed')
-      owe(`complaint@${state.complaintAgain.id}`, `the complaint is ${state.complaintAgain.result}: sign it only as a deviation`, 'complaint');
+      owe(
+        `complaint@${state.complaintAgain.id}`,
+        `the complaint is ${state.complaintAgain.result}: sign it only as a deviation`,
+        'complaint',
+      );
     if (!state.identity) owe('identity', 'plate and mileage are missing');
     return debts;
   },

@@ -13,4 +13,4 @@ export {
   type Pose,
 } from './pose.ts';
 export { GRID, gridDown, gridNearest, gridUp } from './grid.ts';
-export { poseInWords } from './words.ts';
+export { poseInWords, poseSaid } from './words.ts';

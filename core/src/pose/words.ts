@@ -1,4 +1,4 @@
-import { lengthIn, lengthText, type UnitSystem } from '../quantity/index.ts';
+import { lengthIn, lengthText, mm, say, type Sentence, type UnitSystem } from '../quantity/index.ts';
 import { isLevel, type Pose } from './pose.ts';
 
 /**
@@ -14,3 +14,11 @@ export function poseInWords(
   if (isLevel(pose)) return lengthText(pose.f, units);
   return `${first} ${lengthIn(pose.f, units).figure}, ${second} ${lengthText(pose.r, units)}`;
 }
+
+/**
+ * Where the tank hangs, for a sentence that is written later.
+ *
+ * @example inWords(poseSaid({ f: 40, r: 75 }, ['front', 'rear'])) // 'front 40 mm, rear 75 mm'
+ */
+export const poseSaid = (pose: Pose, [first, second]: readonly [string, string]): Sentence =>
+  isLevel(pose) ? say`${mm(pose.f)}` : say`${first} ${mm(pose.f)}, ${second} ${mm(pose.r)}`;

@@ -44,7 +44,8 @@ export const keyOn = defineKind<'keyOn', KeyOnBody, PowerSlice>({
   },
   touches: () => ({ reads: [], writes: ['key', 'pressure', 'gate:1', 'gate:4'] }),
   words: () => 'key on',
-  arbitrary: (f) => f.record({ where: f.constantFrom('test stop' as const, 'home' as const), primed: f.constant('pump' as const) }),
+  arbitrary: (f) =>
+    f.record({ where: f.constantFrom('test stop' as const, 'home' as const), primed: f.constant('pump' as const) }),
 });
 
 /** The key is off again. */

@@ -1,7 +1,7 @@
 import { defineSlice, type RecordLine } from '../kernel/index.ts';
 
 /** The key turned on, and off again. */
-export interface KeyTurn {
+interface KeyTurn {
   /** Id of the entry. */
   id: string;
   /** Where the tank hung: at the test stop or at home. */
@@ -32,5 +32,10 @@ export const powerSlice = defineSlice<PowerSlice>({
     battery: (own, { on }) => void (own.battery = on ? 'on' : 'off'),
   },
   record: ({ keyTurns }) =>
-    keyTurns.map(({ where, by, at }): RecordLine => ({ under: 'proof', text: `key on at ${where === 'home' ? 'home' : 'the test stop'}`, by, at })),
+    keyTurns.map(({ where, by, at }): RecordLine => ({
+      under: 'proof',
+      text: `key on at ${where === 'home' ? 'home' : 'the test stop'}`,
+      by,
+      at,
+    })),
 });

@@ -33,4 +33,3 @@ export function judgeJoint(body: Pick<JointSeenBody, 'seen' | 'checks'>): Verdic
     };
   return { outcome: 'good', reasons: [reason('wiped dry, wet behind, and still dry')], next: [] };
 }
-

@@ -73,7 +73,9 @@ export const proofSlice = defineSlice<ProofSlice, Facts>({
   owes: (state): Debt[] =>
     openingsToSee(state).flatMap((opening) => {
       const joint = lookAt(state, opening.id);
-      const owe = (text: string): Debt[] => [{ id: `seen:${opening.id}`, key: `joint:${opening.key}`, text: `${opening.name}${text}` }];
+      const owe = (text: string): Debt[] => [
+        { id: `seen:${opening.id}`, key: `joint:${opening.key}`, text: `${opening.name}${text}` },
+      ];
       if (!joint) return owe(' was not looked at');
       if (joint.verdict.outcome === 'good') return [];
       return owe(`: ${joint.verdict.reasons.map((r) => inWords(r.text)).join(', ')}`);
@@ -85,8 +87,7 @@ export const jointSeen = defineKind<'jointSeen', JointSeenBody, ProofSlice, Fact
   kind: 'jointSeen',
   version: 1,
   Body: JointSeenBody,
-  complete: (state, body) =>
-    body.openings ? body : { ...body, openings: closedOpenings(state, body.key) },
+  complete: (state, body) => (body.openings ? body : { ...body, openings: closedOpenings(state, body.key) }),
   apply: (own, { key, seen, checks, words, openings }, moment, _tell, facts) => {
     const answers = openings ?? knownClosed(facts, key, moment);
     const { id, by, at } = moment;
@@ -98,5 +99,9 @@ export const jointSeen = defineKind<'jointSeen', JointSeenBody, ProofSlice, Fact
   touches: ({ key }) => ({ reads: [key], writes: [`seen:${key}`] }),
   words: ({ key, seen }, speech) => `${speech.name(key)} seen ${seen}`,
   arbitrary: (f) =>
-    f.record({ key: anyKey(f), seen: f.constantFrom('dry' as const, 'weeps' as const), checks: f.subarray(['wiped' as const, 'wet' as const]) }),
+    f.record({
+      key: anyKey(f),
+      seen: f.constantFrom('dry' as const, 'weeps' as const),
+      checks: f.subarray(['wiped' as const, 'wet' as const]),
+    }),
 });

@@ -1,7 +1,7 @@
 /**
  * Units of the hand, for a height nobody can put a tape to. Common practice, no source; each is good to ±10 mm.
  */
-export interface HandUnit {
+interface HandUnit {
   word: string;
   /** mm */
   typ: number;

@@ -3,7 +3,9 @@ import { unit as mathUnit } from 'mathjs';
 import Qty from 'js-quantities';
 import { InputError } from '../errors/index.ts';
 import type { Dimension } from './index.ts';
-import { fromSI, handUnitNear, inchFraction, readQuantity, toSI, units, writeQuantity } from './index.ts';
+import { handUnitNear, readQuantity, units, writeQuantity } from './index.ts';
+import { fromSI, toSI } from './units.ts';
+import { inchFraction } from './write.ts';
 
 const read = (text: string, dimension: Dimension, unit: string) => readQuantity(text, { dimension, unit });
 

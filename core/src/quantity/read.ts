@@ -6,7 +6,7 @@ import { HAND_ERROR, handUnits } from './hand.ts';
 import type { Dimension, Unit } from './units.ts';
 import { findUnit, toSI, units } from './units.ts';
 
-export interface ReadOptions {
+interface ReadOptions {
   dimension: Dimension;
   /** Key in `units[dimension]` that a bare number takes. */
   unit: string;

@@ -1,12 +1,13 @@
+import { roundTo } from '../estimate/index.ts';
 import { lengthIn, type UnitSystem } from './system.ts';
 import { findUnit, fromSI, toSI, units, type Dimension } from './units.ts';
 import { plainNumber } from './write.ts';
 
 /** What a figure in a sentence measures, by the unit it is held in. */
-export type Measure = 'mm' | 'L' | 'kg' | 'bar' | 'N·m' | '°C' | 'L/min';
+type Measure = 'mm' | 'L' | 'kg' | 'bar' | 'N·m' | '°C';
 
 /** A figure, or a range of one, that is written only where somebody reads it, in that person's units. */
-export interface Quantity {
+interface Quantity {
   /** What it measures, and the unit of `lo` and `hi`. */
   of: Measure;
   /** Low end. */
@@ -36,8 +37,19 @@ export const bar = quantity('bar', 2);
 export const newtonMetres = quantity('N·m', 0);
 /** A temperature, °C. @example inWords([celsius(40)], 'us') // '104 °F' */
 export const celsius = quantity('°C', 0);
-/** A flow, L/min. @example inWords([litresPerMinute(3.2)]) // '3.2 L/min' */
-export const litresPerMinute = quantity('L/min', 1);
+
+/**
+ * A range with its ends at whole steps, as it is worth saying.
+ *
+ * @param of what it measures
+ * @param step in the unit it is held in
+ * @example inWords([rounded(litres, { lo: 3.1, hi: 5.4 }, 0.5)]) // '3.0–5.5 L'
+ */
+export const rounded = (
+  of: (lo: number, hi: number, digits?: number) => Quantity,
+  { lo, hi }: { lo: number; hi: number },
+  step: number,
+): Quantity => of(roundTo(lo, step), roundTo(hi, step), step < 1 ? 1 : 0);
 
 /**
  * A sentence with figures left as figures.
@@ -65,12 +77,8 @@ export function say(words: TemplateStringsArray, ...figures: (Sentence | Quantit
 
 const isQuantity = (part: Sentence | Quantity): part is Quantity => typeof part === 'object' && 'of' in part;
 
-/** Several sentences in a row. @example joined(['a', say`${mm(4)}`], ', ') // ['a, ', { of: 'mm', … }] */
-export const joined = (list: readonly Sentence[], between: string): Sentence =>
-  list.reduce<Sentence>((all, next, i) => (i === 0 ? next : say`${all}${between}${next}`), '');
-
 /** The other unit of each measure: dimension, unit it is held in, unit it turns into, digits more. */
-const other: Record<Exclude<Measure, 'mm' | 'L/min'>, { dimension: Dimension; from: string; to: string; more: number }> = {
+const other: Record<Exclude<Measure, 'mm'>, { dimension: Dimension; from: string; to: string; more: number }> = {
   L: { dimension: 'volume', from: 'L', to: 'gal', more: 1 },
   kg: { dimension: 'mass', from: 'kg', to: 'lb', more: 0 },
   bar: { dimension: 'pressure', from: 'bar', to: 'psi', more: -1 },
@@ -81,10 +89,10 @@ const other: Record<Exclude<Measure, 'mm' | 'L/min'>, { dimension: Dimension; fr
 function converted({ of, lo, hi, decimals }: Quantity): { lo: string; hi: string; unit: string } {
   const turn = (value: number): [string, string] => {
     if (of === 'mm') return [lengthIn(value, 'us').figure, 'in'];
-    const { dimension, from, to, more } = other[of === 'L/min' ? 'L' : of];
+    const { dimension, from, to, more } = other[of];
     const si = toSI(value, findUnit(dimension, from, of));
     const digits = Math.max(0, decimals + more);
-    return [plainNumber(fromSI(si, units[dimension][to]!), digits), of === 'L/min' ? 'gal/min' : units[dimension][to]!.symbol];
+    return [plainNumber(fromSI(si, units[dimension][to]!), digits), units[dimension][to]!.symbol];
   };
   const [low, unit] = turn(lo);
   return { lo: low, hi: turn(hi)[0], unit };
@@ -95,7 +103,7 @@ function converted({ of, lo, hi, decimals }: Quantity): { lo: string; hi: string
  *
  * @example figureInWords(kilograms(41, 55), 'both') // '41–55 kg (90–121 lb)'
  */
-export function figureInWords(figure: Quantity, system: UnitSystem = 'metric'): string {
+function figureInWords(figure: Quantity, system: UnitSystem = 'metric'): string {
   const range = (lo: string, hi: string, unit: string) => (lo === hi ? `${lo} ${unit}` : `${lo}–${hi} ${unit}`);
   const us = () => {
     const { lo, hi, unit } = converted(figure);

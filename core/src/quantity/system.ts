@@ -5,7 +5,7 @@ export const unitSystems = ['metric', 'us', 'both'] as const;
 export type UnitSystem = (typeof unitSystems)[number];
 
 /** A length as a person reads it. */
-export interface LengthWords {
+interface LengthWords {
   figure: string;
   unit: 'mm' | 'in';
   /** The same in the other unit, where both are wanted. */

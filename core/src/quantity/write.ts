@@ -2,7 +2,7 @@ import { InputError } from '../errors/index.ts';
 import type { Dimension } from './units.ts';
 import { fromSI, units } from './units.ts';
 
-export interface WriteOptions {
+interface WriteOptions {
   dimension: Dimension;
   /** Key in `units[dimension]`. */
   unit: string;

@@ -13,7 +13,7 @@ const IsPlain = () =>
   });
 
 /** The answer to a question that matters. */
-export class AnswerBody {
+class AnswerBody {
   /** Id of the question. */
   @IsString() @Length(1, 80) question!: string;
   /** The thing it was asked of, where it is asked of one. */
@@ -59,13 +59,14 @@ export function answerKind(questions: readonly Question[]): Kind<'answer', Answe
     words: ({ question }) => `${known.get(question)?.words ?? question} answered`,
     arbitrary: (f) =>
       f.oneof(
-        f.record({
-          question: f.constant('slack'),
-          of: f.constantFrom('feed', 'vent', 'moon'),
-          value: f.constantFrom('short', 'long', 'hidden', 45),
+        ...questions.map(({ id, ofThing, some }) => {
+          const value = f.constantFrom(...(some as AnswerBody['value'][]));
+          const question = f.constant(id);
+          // A thing no vehicle has is asked about too.
+          return ofThing
+            ? f.record({ question, of: f.constantFrom('feed', 'vent', 'moon'), value })
+            : f.record({ question, value });
         }),
-        f.record({ question: f.constant('more tilt'), value: f.constantFrom(5, 20) }),
-        f.record({ question: f.constant('cap opens'), value: f.constantFrom('yes', 'no') }),
       ),
   });
 }

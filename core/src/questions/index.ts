@@ -1,11 +1,10 @@
-export { answerKind, answersSlice, type AnswerBody, type AnswersSlice } from './answer.ts';
+export { answerKind, answersSlice, type AnswersSlice } from './answer.ts';
 export {
   answerOf,
   answerTo,
   askChoice,
   askNumber,
   askText,
-  type AnswerBook,
   type Answered,
   type Question,
   type ValueOf,

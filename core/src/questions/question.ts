@@ -12,6 +12,8 @@ export interface Question<V = unknown> {
   expects: string;
   /** Reads an answer as it stands in a log; undefined for what it can’t be. */
   read: (value: unknown) => V | undefined;
+  /** A few of its answers, to try it with. */
+  some: readonly V[];
 }
 
 /** The type of a question’s answers. */
@@ -45,6 +47,7 @@ export const askChoice = <const V extends string>(
   words,
   expects: `one of ${values.join(', ')}`,
   read: (value) => values.find((v) => v === value),
+  some: values,
 });
 
 /**
@@ -70,6 +73,7 @@ export const askNumber = <const W extends string = never>(
         ? value
         : undefined
       : instead.find((word) => word === value),
+  some: [limits.lo, limits.hi, ...instead],
 });
 
 /** A question answered in words. @example askText('variant', 'variant', true) */
@@ -79,6 +83,7 @@ export const askText = (id: string, words: string, ofThing = false): Question<st
   words,
   expects: 'a few words',
   read: (value) => (typeof value === 'string' && value.length > 0 && value.length <= 80 ? value : undefined),
+  some: ['as it was'],
 });
 
 /**

@@ -1,3 +1,5 @@
+import { inWords, type Sentence } from '../quantity/index.ts';
+import { fuelCelsius } from '../tank/index.ts';
 import Papa from 'papaparse';
 import { commonPractice, computed } from '../basis/index.ts';
 import { InputError } from '../errors/index.ts';
@@ -28,7 +30,7 @@ export interface QuoteLine {
   unit: 'h' | 'pc' | 'L';
   /** In the shop’s currency; null where a price is missing. */
   price: Estimate | null;
-  why: string;
+  why: Sentence;
 }
 
 export interface Quote {
@@ -133,13 +135,19 @@ export function quoteOf(state: WaysInFacts & Pick<FuelSlice, 'fuel'>, prices: Sh
       what: n.name,
       amount,
       unit: 'pc',
-      price: price !== undefined
-        ? times(n.rule === 'always' ? amount : { ...amount, lo: n.count, typ: n.count }, price)
-        : null,
+      price:
+        price !== undefined
+          ? times(n.rule === 'always' ? amount : { ...amount, lo: n.count, typ: n.count }, price)
+          : null,
       why: n.why,
     });
   }
-  const out = litresToTakeOut(state.vehicle, state.fuel.aboard, 0).litres;
+  const out = litresToTakeOut({
+    vehicle: state.vehicle,
+    aboard: state.fuel.aboard,
+    limit: 0,
+    celsius: fuelCelsius(state),
+  }).litres;
   const suspect = state.complaint === 'badFuel';
   const litres = suspect ? out : { ...out, lo: 0, typ: 0 };
   lines.push({
@@ -193,7 +201,7 @@ const row = (line: QuoteLine, currency: string) => ({
   price_low: line.price && line.kind !== 'wait' ? two(line.price.lo) : null,
   price_likely: line.price && line.kind !== 'wait' ? two(line.price.typ) : null,
   price_high: line.price && line.kind !== 'wait' ? two(line.price.hi) : null,
-  why: line.why,
+  why: inWords(line.why),
 });
 
 /** The quote as CSV (RFC 4180), one line a row; a price that is missing stays empty. */

@@ -7,7 +7,7 @@ import { keyOf, lineOf } from '../vehicle/index.ts';
 import type { Truth } from './truth.ts';
 
 /** What came of a stop under a vehicle whose truth is hidden. */
-export interface Observation {
+interface Observation {
   /** Where the two ends really stopped, mm. */
   reached: Pose;
   /** Lines that went past their slack outside a creep. */

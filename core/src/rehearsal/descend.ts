@@ -23,7 +23,7 @@ export interface Descent {
   log: Entry[];
 }
 
-export interface RehearsalOptions {
+interface RehearsalOptions {
   margins?: Margins;
   hands?: Hands;
   /** Go on after a pull, as somebody would who writes it down. */
@@ -50,7 +50,17 @@ export function descend(
   let state = folded(null, entries);
   const log = <K extends EntryKind>(kind: K, body: Bodies[K]) =>
     void (state = folded(state, [entries[entries.push(write(kind, body) as Entry) - 1] as Entry]));
-  const result: Descent = { end: 'held', stops: 0, creeps: 0, answers: 0, pulled: [], struck: [], heldBy: null, state, log: entries };
+  const result: Descent = {
+    end: 'held',
+    stops: 0,
+    creeps: 0,
+    answers: 0,
+    pulled: [],
+    struck: [],
+    heldBy: null,
+    state,
+    log: entries,
+  };
   let at = { f: 0, r: 0 };
   for (let i = 0; i < MOST_STOPS; i++) {
     const stop = nextStop(state);

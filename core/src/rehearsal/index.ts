@@ -1,5 +1,4 @@
-export { answer, realHands, type Hands, type Observation } from './answer.ts';
-export { blind, type Blind } from './blind.ts';
-export { descend, type Descent, type RehearsalOptions } from './descend.ts';
+export { answer } from './answer.ts';
+export { descend } from './descend.ts';
 export { seeded } from './random.ts';
-export { randomVehicle, truthInside, truthOutside, withSnag, type Truth } from './truth.ts';
+export { randomVehicle, truthInside } from './truth.ts';

@@ -1,6 +1,10 @@
+import { inWords } from '../quantity/index.ts';
 import { archetypes, type VehicleFile } from '../vehicle/index.ts';
 import { completed, type Entry, foldJob, logWriter, owed, refusalOf } from '../job/index.ts';
-import { blind, descend, randomVehicle, seeded, truthInside, truthOutside, withSnag, type Blind, type Descent } from './index.ts';
+import { descend, randomVehicle, seeded, truthInside } from './index.ts';
+import { blind, type Blind } from './blind.ts';
+import { type Descent } from './descend.ts';
+import { truthOutside, withSnag } from './truth.ts';
 
 const VEHICLES = 2000;
 
@@ -51,7 +55,7 @@ describe('a vehicle whose truth lies outside its file', () => {
     expect(pulls.length).toBeGreaterThan(0);
     const { state } = pulls[0]!;
     expect(state.pulls.map((p) => p.key)).toContain('line:vent');
-    expect(owed(state).some((d) => d.key === 'line:vent' && /inspected/.test(d.text))).toBe(true);
+    expect(owed(state).some((d) => d.key === 'line:vent' && /inspected/.test(inWords(d.text)))).toBe(true);
     const sign = { ...logWriter('later')('signed', {}), jobId: state.jobId } as Entry;
     expect(refusalOf(state, sign)?.owed.map((d) => d.key)).toContain('line:vent');
     const write = logWriter('later');
@@ -61,6 +65,6 @@ describe('a vehicle whose truth lies outside its file', () => {
         jobId: state.jobId,
       },
     ])!;
-    expect(owed(after).some((d) => d.key === 'line:vent' && /inspected/.test(d.text))).toBe(false);
+    expect(owed(after).some((d) => d.key === 'line:vent' && /inspected/.test(inWords(d.text)))).toBe(false);
   });
 });

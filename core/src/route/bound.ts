@@ -3,7 +3,7 @@ import { bit, type Prepared } from './prepare.ts';
 import { freed, within, type State } from './state.ts';
 
 /** At least so much more must be paid before the goal, moves to stops included, the last move to the goal not. */
-export type Bound = (s: State) => number;
+type Bound = (s: State) => number;
 
 /**
  * Two bounds that never say too much, the larger counts. *Layers*: if every pose that is allowed now were used at once,

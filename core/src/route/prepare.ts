@@ -5,9 +5,9 @@ import { GRID } from '../pose/index.ts';
 import type { RouteModel, RouteReach } from './types.ts';
 
 /** Sets of things, ceilings and tilts are two words of bits each. */
-export const MOST = 62;
+const MOST = 62;
 
-export interface PreparedWay {
+interface PreparedWay {
   id: string;
   thing: number;
   /** All of these must be in reach at once. */

@@ -8,7 +8,7 @@ import { fork, freed, kills, type State } from './state.ts';
 import { stopsOf } from './stopsOf.ts';
 import type { Route, RouteModel, Solved } from './types.ts';
 
-export interface SolveOptions {
+interface SolveOptions {
   /** Called after so many states, 256 unless said otherwise, with their number; return false to give up. */
   every?: number;
   onLooked?: (looked: number) => boolean | void;

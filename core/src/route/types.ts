@@ -33,7 +33,7 @@ export interface RouteThing {
 }
 
 /** A ceiling: the tank may not hang lower than `at` there until one of the things named is done. */
-export interface RouteLimit {
+interface RouteLimit {
   x: number;
   /** Local drop, mm. */
   at: number;
@@ -77,4 +77,3 @@ export interface Solved {
   /** States looked at, for the bench and for progress. */
   looked: number;
 }
-

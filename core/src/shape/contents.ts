@@ -7,7 +7,7 @@ import { noTilt as flat, upOf, type Point3, type TankShape, type Tilt } from './
 /** mm³ in a litre. */
 export const LITRE = 1e6;
 
-export interface Contents {
+interface Contents {
   litres: number;
   /** Of the fuel, mm from the lowest corner at the first end; the floor's middle when there is none. */
   centroid: Point3;
@@ -84,7 +84,7 @@ export function surfaceAt(shape: TankShape, litres: number, tilt: Tilt = flat): 
 }
 
 /** Newton with the free surface as slope, kept inside a bracket. */
-export function surfaceIn(mesh: Mesh, volume: number, up: Point3): number {
+function surfaceIn(mesh: Mesh, volume: number, up: Point3): number {
   let [lo, hi] = heights(mesh, up);
   const tolerance = (hi - lo) * 1e-12;
   let at = (lo + hi) / 2;
@@ -101,7 +101,7 @@ export function surfaceIn(mesh: Mesh, volume: number, up: Point3): number {
 }
 
 /** Lowest and highest point of a mesh along a direction. */
-export function heights({ vertices }: Mesh, [ux, uy, uz]: Point3): [number, number] {
+function heights({ vertices }: Mesh, [ux, uy, uz]: Point3): [number, number] {
   let [lo, hi] = [Infinity, -Infinity];
   for (let i = 0; i < vertices.length; i += 3) {
     const d = ux * vertices[i]! + uy * vertices[i + 1]! + uz * vertices[i + 2]!;

@@ -61,7 +61,7 @@ export function together(meshes: readonly Mesh[]): Mesh {
 }
 
 /** What lies below a plane: volume, first moments and free surface. mm³, mm⁴, mm² */
-export interface Below {
+interface Below {
   volume: number;
   moment: [number, number, number];
   surface: number;

@@ -10,7 +10,7 @@ export interface Outline {
 }
 
 /** Sides of the polygon that stands for a round end. Its area is that of the circle, so a full tank is full. */
-export const FACETS = 128;
+const FACETS = 128;
 
 /**
  * The profile of a shape. A level table has none and counts as the box of its measures.

@@ -4,7 +4,7 @@ import { upOf, type TankShape, type Tilt } from './types.ts';
 export type Axis = 'x' | 'y';
 type Flat = [number, number];
 
-export interface Section {
+interface Section {
   /** Outline, mm along the axis and up. */
   outline: Flat[];
   /** Its parts, in the order of the solid’s cells when it is the profile that is seen, else one. */

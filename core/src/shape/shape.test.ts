@@ -1,6 +1,21 @@
 import fc from 'fast-check';
 import { InputError } from '../errors/index.ts';
-import { bestTilt, checkShape, contentsBelow, fuelInSection, levelAt, readLevelTable, sectionOf, shapeLitres, shareAt, surfaceAt, tiltToPort, trappedFuel, upOf, type TankShape } from './index.ts';
+import {
+  bestTilt,
+  checkShape,
+  contentsBelow,
+  fuelInSection,
+  levelAt,
+  readLevelTable,
+  sectionOf,
+  shapeLitres,
+  shareAt,
+  surfaceAt,
+  tiltToPort,
+  trappedFuel,
+  upOf,
+  type TankShape,
+} from './index.ts';
 import { below } from './mesh.ts';
 import { outlineOf } from './outline.ts';
 import { solidFrom } from './solid.ts';

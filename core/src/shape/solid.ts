@@ -3,7 +3,7 @@ import { below, prism, together, type Mesh } from './mesh.ts';
 import type { Point3, TankShape } from './types.ts';
 
 /** A part of a tank whose floor is convex, so that what fuel it holds is one pool at any tilt. */
-export interface Cell {
+interface Cell {
   mesh: Mesh;
   /** mm³ */
   volume: number;
@@ -12,7 +12,7 @@ export interface Cell {
 }
 
 /** The opening between two cells; fuel passes once it stands above its lowest point. */
-export interface Portal {
+interface Portal {
   a: number;
   b: number;
   /** Its corners, x, y, z in turn. */

@@ -17,18 +17,18 @@ export interface BoxShape extends Measures {
 }
 
 /** A lying cylinder, oval where width and height differ. */
-export interface CylinderShape extends Measures {
+interface CylinderShape extends Measures {
   kind: 'cylinder';
 }
 
 /** A side profile in order around, points of x and z, drawn out over the width. */
-export interface ProfileShape extends Measures {
+interface ProfileShape extends Measures {
   kind: 'profile';
   points: [number, number][];
 }
 
 /** Two lobes with a hump of the floor between them, beginning and ending at `from` and `to`, its flanks `slope` wide. */
-export interface LobesShape extends Measures {
+interface LobesShape extends Measures {
   kind: 'lobes';
   hump: { from: number; to: number; height: number; slope: number };
   /** Are the lobes at the two ends (x) or at the two sides (y)? */

@@ -3,7 +3,7 @@ import { defineKind, refused, type Debt, type Kind } from '../kernel/index.ts';
 import type { SigningSlice } from './slice.ts';
 
 /** The signature. */
-export class SignedBody {
+class SignedBody {
   /** Seen on the way, for the next job. */
   @IsOptional() @IsArray() @IsString({ each: true }) alsoSeen?: string[];
 }
@@ -43,7 +43,9 @@ export const signedKind = <F>(owed: (state: Readonly<F>) => Debt[]): Kind<'signe
     refuse: (state) => {
       const debts = owed(state);
       const first = debts[0];
-      return first ? refused(`not yet: ${first.text}`, 'close what is owed, or enter a deviation with a reason', debts) : null;
+      return first
+        ? refused(`not yet: ${first.text}`, 'close what is owed, or enter a deviation with a reason', debts)
+        : null;
     },
     apply: (own, _body, { id, by, at }) => {
       own.signed = { id, by, at };

@@ -1,7 +1,7 @@
 import { defineSlice, type RecordLine, type Stamp } from '../kernel/index.ts';
 
 /** Something added after the signature. */
-export interface Addendum extends Stamp {
+interface Addendum extends Stamp {
   /** What it says. */
   text: string;
 }

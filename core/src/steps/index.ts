@@ -1,2 +1,2 @@
-export { stepsOf, spokenStop, type Step } from './steps.ts';
+export { stepsOf, spokenStop } from './steps.ts';
 export { planSheet, heightInWords, type PlanSheet, type SheetStop } from './sheet.ts';

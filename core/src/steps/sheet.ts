@@ -4,16 +4,7 @@ import { descended, nameOf, type JobState } from '../job/index.ts';
 import { isLevel, poseInWords, type Pose } from '../pose/index.ts';
 import { handUnitNear, type UnitSystem } from '../quantity/index.ts';
 import type { Route } from '../route/index.ts';
-import {
-  actionsOf,
-  afterStop,
-  routeDown,
-  routeModel,
-  supportsOff,
-  TEST,
-  wayUp,
-  type View,
-} from '../stops/index.ts';
+import { actionsOf, afterStop, routeDown, routeModel, supportsOff, TEST, wayUp, type View } from '../stops/index.ts';
 import { shortName, splitKey } from '../vehicle/index.ts';
 import { stepsOf } from './steps.ts';
 

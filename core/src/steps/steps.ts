@@ -3,7 +3,7 @@ import type { Action } from '../stops/index.ts';
 import { keyOf, splitKey, type Connection, type Fitting, type Support } from '../vehicle/index.ts';
 
 /** One thing a hand does, in order. */
-export interface Step {
+interface Step {
   text: string;
   /** What is taken in hand for it. */
   tools: string[];

@@ -2,7 +2,9 @@ import { foldJob, type JobState, logWriter } from '../job/index.ts';
 import { randomVehicle, seeded } from '../rehearsal/index.ts';
 import { solve } from '../route/index.ts';
 import { archetypes, keyOf, type VehicleFile } from '../vehicle/index.ts';
-import { ascentModel, routePartWay, routeUp } from './index.ts';
+import { routePartWay } from './index.ts';
+import { ascentModel } from './ascent.ts';
+import { routeUp } from './wayUp.ts';
 
 /** Everything off, the tank on the floor of the well. */
 function down(vehicle: VehicleFile): JobState {

@@ -1,4 +1,14 @@
-import { isOn, MOVE_MINUTES, portDrop, reachOf, slackOf, tiltLimitOf, TILT_MINUTES, type Reading, type TankState } from '../hang/index.ts';
+import {
+  isOn,
+  MOVE_MINUTES,
+  portDrop,
+  reachOf,
+  slackOf,
+  tiltLimitOf,
+  TILT_MINUTES,
+  type Sureness,
+  type TankState,
+} from '../hang/index.ts';
 import { gridDown, HOME } from '../pose/index.ts';
 import type { RouteModel, RouteReach, RouteThing, RouteWay } from '../route/index.ts';
 import { estimateOf, keyOf, madeBeforeKeyOn, OPEN_REACH, type Range, type Way } from '../vehicle/index.ts';
@@ -113,7 +123,7 @@ function windowsOf(
   lets: Range | null,
   view: UpView,
 ): { windows: Window[]; room: (r: Range) => number } {
-  const list = (reading: Reading): Window[] => ways.map((way) => ({ way, ...reachOf(way, reading) }));
+  const list = (reading: Sureness): Window[] => ways.map((way) => ({ way, ...reachOf(way, reading) }));
   if (view === 'best') return { windows: list('kindly'), room: (r) => gridDown(r.hi) };
   const sure = list('surely').filter((w) => w.from <= Math.min(w.to, lets ? gridDown(lets.lo) : OPEN_REACH));
   if (view === 'surest' && (sure.length > 0 || ways.length === 0))

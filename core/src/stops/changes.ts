@@ -1,4 +1,5 @@
-import { poseInWords, samePose } from '../pose/index.ts';
+import { mm, say, type Sentence } from '../quantity/index.ts';
+import { poseSaid, samePose } from '../pose/index.ts';
 import type { Stop } from './types.ts';
 
 /**
@@ -6,16 +7,14 @@ import type { Stop } from './types.ts';
  *
  * @example planChanged(before, after, ['front', 'rear']) // ['vent hose holds it at 50 mm', 'next stop 40 mm instead of 60']
  */
-export function planChanged(before: Stop, after: Stop, ends: readonly [string, string]): string[] {
-  const words: string[] = [];
+export function planChanged(before: Stop, after: Stop, ends: readonly [string, string]): Sentence[] {
+  const words: Sentence[] = [];
   const [was, is] = [before.holders[0], after.holders[0]];
   if (is && (is.key !== was?.key || is.limit.lo !== was.limit.lo))
-    words.push(`${is.name} holds it at ${Math.round(is.limit.lo)} mm`);
+    words.push(say`${is.name} holds it at ${mm(is.limit.lo)}`);
   if (after.kind === 'held' && before.kind !== 'held') words.push('nothing lets it go further: free what holds');
   else if (!samePose(after.pose, before.pose))
-    words.push(
-      `next stop ${poseInWords(after.pose, ends)} instead of ${poseInWords(before.pose, ends).replace(/ mm$/, '')}`,
-    );
+    words.push(say`next stop ${poseSaid(after.pose, ends)} instead of ${poseSaid(before.pose, ends)}`);
   const names = (stop: Stop) => stop.actions.map((a) => a.name);
   const more = names(after).filter((n) => !names(before).includes(n));
   const less = names(before).filter((n) => !names(after).includes(n));

@@ -138,9 +138,7 @@ const led = (at: TankState, from: TankState, margins: Margins): Action[] | null 
 /** What a guessed line must give so that a hand reaches it before it is tight, mm. */
 function needOf(state: TankState, binding: Binding, to: number): Stop['needs'] {
   const line = binding.line!;
-  const reach = Math.min(
-    ...line.part.map((way) => reachOf(way, 'surely', state.reached[line.id]).from),
-  );
+  const reach = Math.min(...line.part.map((way) => reachOf(way, 'surely', state.reached[line.id]).from));
   if (binding.fast !== null || binding.limit.lo >= reach || reach <= to) return [];
   return [{ key: binding.key, name: binding.name, mm: reach }];
 }

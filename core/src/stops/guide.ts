@@ -7,7 +7,7 @@ import { LOOKED, routeModel, type View } from './model.ts';
 import type { Action } from './types.ts';
 
 /** The first part of the way with the least minutes: what comes off where the tank hangs, and where it goes next. */
-export interface Guide {
+interface Guide {
   actions: Action[];
   next: Pose | null;
 }

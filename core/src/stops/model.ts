@@ -7,7 +7,7 @@ import {
   tiltLimitOf,
   TILT_MINUTES,
   type Margins,
-  type Reading,
+  type Sureness,
   type TankState,
 } from '../hang/index.ts';
 import { isOff } from '../ledger/index.ts';
@@ -25,7 +25,7 @@ export type View = 'worst' | 'look' | 'typical' | 'best';
 /** A look is a thing of its own: `look:feed`. The way that a look opens ends so. */
 export const LOOKED = '~looked';
 
-const readings: Record<View, Reading> = { worst: 'surely', look: 'surely', typical: 'likely', best: 'kindly' };
+const readings: Record<View, Sureness> = { worst: 'surely', look: 'surely', typical: 'likely', best: 'kindly' };
 
 /**
  * The way down from here as a question for the exact search: what is on, what it lets, where hands get to. Every ceiling
@@ -87,7 +87,10 @@ export function routeModel(state: TankState, view: View, margins: Margins): Rout
       limits.push({ x, at: under(limit.typ), freedBy: [...freedBy] });
       freedBy.push(look);
       for (const way of line.part)
-        if (reachOf(way, 'likely').from < reachOf(way, 'surely').from || reachOf(way, 'likely').to > reachOf(way, 'surely').to)
+        if (
+          reachOf(way, 'likely').from < reachOf(way, 'surely').from ||
+          reachOf(way, 'likely').to > reachOf(way, 'surely').to
+        )
           ways.push(wayOf(way, state.reached[line.id], 'likely', `${way.id}${LOOKED}`, [look]));
     }
     limits.push({ x, at, freedBy });

@@ -1,3 +1,4 @@
+import { inWords } from '../quantity/index.ts';
 import { archetypes } from '../vehicle/index.ts';
 import { r } from '../vehicle/testing.ts';
 import { nextStop, planChanged, planDescent, stopAt } from './index.ts';
@@ -140,9 +141,9 @@ describe('down, worked by hand', () => {
     const job = begin(vehicle([line('a', r(90), r(60)), line('b', r(200), r(150))]));
     const before = nextStop(job.log('stopDone', at(25)));
     const after = nextStop(job.log('surprise', { what: 'holds', key: 'line:b', lets: 50 }));
-    expect(planChanged(before, after, ['front', 'rear'])).toEqual([
+    expect(planChanged(before, after, ['front', 'rear']).map((s) => inWords(s))).toEqual([
       'b holds it at 50 mm',
-      'next stop 40 mm instead of 80',
+      'next stop 40 mm instead of 80 mm',
       'no longer: a',
     ]);
   });

@@ -9,7 +9,9 @@ import { keyOf, OPEN_REACH, type Connection } from '../vehicle/index.ts';
 const topLines = (state: TankState): { line: Connection; item: LedgerItem }[] =>
   state.vehicle.connections.flatMap((line) => {
     const item = state.items.find((i) => i.key === keyOf('line', line.id));
-    return line.side === 'top' && item && item.state !== 'deviation' && item.state !== 'scrapped' ? [{ line, item }] : [];
+    return line.side === 'top' && item && item.state !== 'deviation' && item.state !== 'scrapped'
+      ? [{ line, item }]
+      : [];
   });
 
 /**

@@ -2,7 +2,7 @@ import type { Estimate } from '../estimate/index.ts';
 import type { Holder, TankState } from '../hang/index.ts';
 import type { Pose } from '../pose/index.ts';
 
-export type ActionType = 'part' | 'unclip' | 'clear' | 'support';
+type ActionType = 'part' | 'unclip' | 'clear' | 'support';
 
 /** One thing to take off at a stop. */
 export interface Action {
@@ -21,7 +21,7 @@ export interface Action {
   hint: string;
 }
 
-export type StopKind =
+type StopKind =
   /** Work before the first move, at home. */
   | 'start'
   /** Lower to a pose that is safe whatever is true, work, look. */
@@ -70,7 +70,7 @@ export interface UpItem {
   minutes: Estimate;
 }
 
-export type UpKind = 'up' | 'test' | 'home';
+type UpKind = 'up' | 'test' | 'home';
 
 /** A stop on the way up. */
 export interface UpStop {

@@ -8,7 +8,7 @@ export const REST = 20;
 export const OWN_PUMP_FLOW: Estimate = { lo: 1, typ: 1.6, hi: 2.4, basis: commonPractice };
 
 /** Where a run of bursts stands some seconds after it began. */
-export interface BurstClock {
+interface BurstClock {
   phase: 'burst' | 'rest';
   /** Seconds into this phase. */
   into: number;

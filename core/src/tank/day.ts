@@ -6,6 +6,16 @@ import { CELSIUS } from './questions.ts';
 const COLD = 0;
 const HOT = 40;
 
+/** Without an answer densities are taken as their standards give them. °C */
+const STANDARD = 15;
+
+/**
+ * How warm the fuel is taken to be, °C: as the day was said to be.
+ *
+ * @example fuelCelsius(state) // 15 where nobody said
+ */
+export const fuelCelsius = (state: Answered): number => answerTo(state, CELSIUS, 'today') ?? STANDARD;
+
 /**
  * How full a can may be today, for the hottest its store gets: the share of its capacity.
  *

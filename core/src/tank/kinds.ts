@@ -1,4 +1,16 @@
-import { IsBoolean, IsIn, IsInt, IsNumber, IsObject, IsOptional, IsString, Max, MaxLength, Min, ValidateBy } from 'class-validator';
+import {
+  IsBoolean,
+  IsIn,
+  IsInt,
+  IsNumber,
+  IsObject,
+  IsOptional,
+  IsString,
+  Max,
+  MaxLength,
+  Min,
+  ValidateBy,
+} from 'class-validator';
 import { measured } from '../basis/index.ts';
 import { defineKind } from '../kernel/index.ts';
 import type { TankShape } from '../shape/index.ts';
@@ -87,7 +99,13 @@ export const fuelWitness = defineKind<'fuelWitness', FuelWitnessBody, FuelSlice,
   words: (body) => `witness: ${witnessWord[body.witness]}`,
   arbitrary: (f) =>
     f.record({
-      witness: f.constantFrom('gauge' as const, 'dip' as const, 'plugDry' as const, 'weight' as const, 'ranDry' as const),
+      witness: f.constantFrom(
+        'gauge' as const,
+        'dip' as const,
+        'plugDry' as const,
+        'weight' as const,
+        'ranDry' as const,
+      ),
       reading: f.double({ min: 0, max: 300, noNaN: true }),
     }),
 });
@@ -148,7 +166,8 @@ export const tankShape = defineKind<'tankShape', TankShapeBody, VehicleSlice>({
   },
   touches: () => ({ reads: [], writes: ['fuel', 'shape'] }),
   words: () => 'shape of the tank',
-  arbitrary: (f) => f.constant({ shape: { kind: 'cylinder' as const, length: 900, width: 300, height: 300 }, litres: 60 }),
+  arbitrary: (f) =>
+    f.constant({ shape: { kind: 'cylinder' as const, length: 900, width: 300, height: 300 }, litres: 60 }),
 });
 
 /** Litres put in. */
@@ -164,4 +183,3 @@ export const fill = defineKind<'fill', FillBody, FuelSlice, FuelFacts>({
   words: ({ litres }, speech) => `${speech.litres(litres)} put in`,
   arbitrary: (f) => f.record({ litres: f.integer({ min: 1, max: 60 }) }),
 });
-

@@ -2,7 +2,7 @@ import { shapeLitres, tiltToPort, type Point3 } from '../shape/index.ts';
 import type { Connection, VehicleFile } from '../vehicle/index.ts';
 
 /** Where a line sits on the tank: along as the file says, on the roof, near the side it names. */
-export function portOf(file: VehicleFile, line: Pick<Connection, 'x' | 'side'>): Point3 {
+function portOf(file: VehicleFile, line: Pick<Connection, 'x' | 'side'>): Point3 {
   const { shape } = file.tank;
   const x = Math.min(shape.length, Math.max(0, (line.x * shape.length) / file.length));
   const y = /left|near/.test(line.side) ? 0 : /right|far|outside/.test(line.side) ? shape.width : shape.width / 2;

@@ -1,6 +1,14 @@
+import { litres, say } from '../quantity/index.ts';
 import type { Draft } from 'immer';
 import { InputError } from '../errors/index.ts';
-import { defineSlice, isUnsettled, type Debt, type KernelState, type Moment, type RecordLine } from '../kernel/index.ts';
+import {
+  defineSlice,
+  isUnsettled,
+  type Debt,
+  type KernelState,
+  type Moment,
+  type RecordLine,
+} from '../kernel/index.ts';
 import type { OrderSlice } from '../order/index.ts';
 import type { Answered } from '../questions/index.ts';
 import type { VehicleSlice } from '../vehicle/index.ts';
@@ -9,7 +17,7 @@ import { safeFillToday } from './day.ts';
 import { witnessLitres, type WitnessKind } from './witness.ts';
 
 /** Litres that went into a can. */
-export interface Pour {
+interface Pour {
   /** Id of the entry. */
   id: string;
   /** Number of the can. */
@@ -27,7 +35,7 @@ export interface Pour {
 }
 
 /** A can with what is in it by now. */
-export interface Container {
+interface Container {
   /** Its number. */
   number: number;
   /** What it holds, L. */
@@ -39,7 +47,7 @@ export interface Container {
 }
 
 /** Litres that went another way than into a can. */
-export interface FuelMove {
+interface FuelMove {
   /** Id of the entry. */
   id: string;
   /** Which way. */
@@ -55,7 +63,7 @@ export interface FuelMove {
 }
 
 /** Litres put in. */
-export interface Fill {
+interface Fill {
   /** Id of the entry. */
   id: string;
   /** L */
@@ -87,7 +95,9 @@ export interface FuelSlice {
 }
 
 /** What the fuel reads beside its own. */
-export type FuelFacts = VehicleSlice & OrderSlice & Answered & { deepest: number; out: boolean } & Pick<KernelState, 'twoDevices'>;
+export type FuelFacts = VehicleSlice &
+  OrderSlice &
+  Answered & { deepest: number; out: boolean } & Pick<KernelState, 'twoDevices'>;
 
 /** What the pump's bursts are called among the waits. */
 export const BURSTS = 'pump bursts';
@@ -98,14 +108,15 @@ const moved = (state: Pick<FuelSlice, 'moves'>, what: FuelMove['what']): number 
   total(state.moves.filter((m) => m.what === what));
 
 /** Litres that left the tank: into cans and spilt. @example litresOut(state) // 36.5 */
-export const litresOut = (state: Pick<FuelSlice, 'pours' | 'moves'>): number => total(state.pours) + moved(state, 'spilled');
+export const litresOut = (state: Pick<FuelSlice, 'pours' | 'moves'>): number =>
+  total(state.pours) + moved(state, 'spilled');
 
 /** Litres that came into it: filled, put back, or in by a feed or return line. @example litresIn(state) // 9 */
 export const litresIn = (state: Pick<FuelSlice, 'moves' | 'fills'>): number =>
   total(state.fills) + moved(state, 'returned') + moved(state, 'fedIn');
 
 /** What the maker of an entry knew of out and in. */
-export const knownTo = (own: Counted, moment: Pick<Moment, 'knew'>): Counted => ({
+const knownTo = (own: Counted, moment: Pick<Moment, 'knew'>): Counted => ({
   pours: own.pours.filter((p) => moment.knew(p.id)),
   moves: own.moves.filter((m) => moment.knew(m.id)),
   fills: own.fills.filter((f) => moment.knew(f.id)),
@@ -132,7 +143,9 @@ function fuelOf(state: FuelSlice & FuelFacts): FuelAboard {
   const now = aboard([]);
   if (!isUnsettled(state, 'fuel')) return now;
   const open = state.twoDevices.fuel?.open ?? [];
-  const sides = [now, aboard(open), ...open.map((id) => aboard(open.filter((other) => other !== id)))].map((f) => f.aboard);
+  const sides = [now, aboard(open), ...open.map((id) => aboard(open.filter((other) => other !== id)))].map(
+    (f) => f.aboard,
+  );
   const [lo, hi] = [Math.min(...sides.map((s) => s.lo)), Math.max(...sides.map((s) => s.hi))];
   return { ...now, sources: [], aboard: { ...now.aboard, lo, typ: (lo + hi) / 2, hi } };
 }
@@ -172,11 +185,24 @@ export function witness(
 export const fuelSlice = defineSlice<FuelSlice, FuelFacts>({
   name: 'fuel',
   start: (opened, { id }) => {
-    const { vehicle, gauge, complaint } = opened as { vehicle: FuelFacts['vehicle']; gauge?: number; complaint: string };
+    const { vehicle, gauge, complaint } = opened as {
+      vehicle: FuelFacts['vehicle'];
+      gauge?: number;
+      complaint: string;
+    };
     const witnesses: Witness[] =
       gauge === undefined
         ? []
-        : [{ id, kind: 'gauge', reading: gauge, litres: witnessLitres(vehicle, 'gauge', gauge), outBefore: 0, inBefore: 0 }];
+        : [
+            {
+              id,
+              kind: 'gauge',
+              reading: gauge,
+              litres: witnessLitres(vehicle, 'gauge', gauge),
+              outBefore: 0,
+              inBefore: 0,
+            },
+          ];
     const fuel = fuelAboard(vehicle, witnesses, 0, 0, complaint === 'level');
     return { witnesses, pours: [], containers: [], moves: [], fills: [], filled: 0, fuel, burstsFrom: null };
   },
@@ -199,7 +225,14 @@ export const fuelSlice = defineSlice<FuelSlice, FuelFacts>({
     settled: (own, { key, litres }, { id }, _tell, _facts) => {
       if (key !== 'fuel' || litres === undefined) return;
       const said = { lo: litres, typ: litres, hi: litres, basis: { kind: 'measured' as const } };
-      own.witnesses.push({ id, kind: 'dip', reading: null, litres: said, outBefore: litresOut(own), inBefore: litresIn(own) });
+      own.witnesses.push({
+        id,
+        kind: 'dip',
+        reading: null,
+        litres: said,
+        outBefore: litresOut(own),
+        inBefore: litresIn(own),
+      });
     },
   },
   owes: (state): Debt[] =>
@@ -207,9 +240,9 @@ export const fuelSlice = defineSlice<FuelSlice, FuelFacts>({
       ? [{ id: 'fill', key: 'fill', text: 'first fill is not written' }]
       : [],
   record: (state) =>
-    overfull(state as FuelSlice & FuelFacts).map(({ number, litres, most }): RecordLine => ({
+    overfull(state as FuelSlice & FuelFacts).map(({ number, litres: held, most }): RecordLine => ({
       under: 'flags',
-      text: `can ${number} holds ${litres} L, ${most} are safe`,
+      text: say`can ${number} holds ${litres(held, held, 1)}, ${litres(most, most, 1)} are safe`,
       by: null,
       at: null,
     })),

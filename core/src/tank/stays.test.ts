@@ -1,8 +1,19 @@
+import { inWords } from '../quantity/index.ts';
 import { exactly } from '../estimate/index.ts';
 import { bestTilt, type TankShape } from '../shape/index.ts';
 import { twoLobes } from '../shape/testing.ts';
 import { archetypes, type VehicleFile } from '../vehicle/index.ts';
-import { FIRST_FILL, fuelAboard, levelShare, spillTilt, staysAboard, tankOutlet, tiltReach, tiltSentence, witnessLitres } from './index.ts';
+import {
+  FIRST_FILL,
+  levelShare,
+  spillTilt,
+  staysAboard,
+  tankOutlet,
+  tiltReach,
+  tiltSentence,
+  witnessLitres,
+} from './index.ts';
+import { fuelAboard } from './aboard.ts';
 
 const rail = archetypes[0]!;
 const withShape = (shape: TankShape, more: Partial<VehicleFile['tank']> = {}): VehicleFile => ({
@@ -25,7 +36,7 @@ describe('what stays in a tank of two lobes', () => {
   });
   test('the best tilt in the words of a person, with what to raise', () => {
     const best = bestTilt(lobes, tankOutlet(minibus).at, { x: 8, y: 0 });
-    expect(tiltSentence(minibus, best)).toMatch(/down to the front frees .* L more: raise the rear \d+ mm/);
+    expect(inWords(tiltSentence(minibus, best)!)).toMatch(/down to the front frees .* L more: raise the rear \d+ mm/);
     expect(tiltSentence(minibus, { ...best, stays: best.level })).toBeNull();
     expect(tiltReach(rail).x).toBeCloseTo((Math.atan(60 / 1100) * 180) / Math.PI, 9);
   });

@@ -1,6 +1,7 @@
+import { litres, mm, rounded, say, type Sentence } from '../quantity/index.ts';
 import { computed, type Basis } from '../basis/index.ts';
 import { InputError } from '../errors/index.ts';
-import { estimate, rangeInWords, roundTo, type Estimate } from '../estimate/index.ts';
+import { estimate, roundTo, type Estimate } from '../estimate/index.ts';
 import {
   noTilt,
   shapeLitres,
@@ -67,7 +68,7 @@ export function behindSills(file: VehicleFile): { litres: number; crest: number 
   };
 }
 
-export interface Stays {
+interface Stays {
   /** Litres that stay, and never more than is aboard. */
   litres: Estimate;
   pockets: { litres: Estimate; where: string; kind: Pocket['kind']; at: Point3 }[];
@@ -125,7 +126,7 @@ export function tiltReach(file: VehicleFile): Tilt {
  *
  * @example tiltSentence(minibus, best) // '4° down to the left brings 4 L over: raise the right end 80 mm'
  */
-export function tiltSentence(file: VehicleFile, best: BestTilt): string | null {
+export function tiltSentence(file: VehicleFile, best: BestTilt): Sentence | null {
   const { shape } = file.tank;
   const share = (best.level - best.stays) / shapeLitres(shape);
   const full = estimateOf(file, file.tank.litres);
@@ -151,6 +152,6 @@ export function tiltSentence(file: VehicleFile, best: BestTilt): string | null {
   ].filter((p) => p.degrees >= 0.3);
   if (parts.length === 0) return null;
   const down = parts.map((p) => `${roundTo(p.degrees, 0.5)}° down to the ${p.low}`).join(' and ');
-  const raise = parts.map((p) => `raise the ${p.high} ${p.mm} mm`).join(', ');
-  return `${down} frees ${rangeInWords(freed, freed.hi < 2 ? 0.1 : 0.5)} L more: ${raise}`;
+  const raise = parts.flatMap((p, i) => say`${i > 0 ? ', ' : ''}raise the ${p.high} ${mm(p.mm)}`);
+  return say`${down} frees ${rounded(litres, freed, freed.hi < 2 ? 0.1 : 0.5)} more: ${raise}`;
 }

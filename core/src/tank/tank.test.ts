@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import { InputError } from '../errors/index.ts';
 import { exactly } from '../estimate/index.ts';
 import { archetypes } from '../vehicle/index.ts';
-import { fuelAboard, witnessLitres, type Witness, type WitnessKind } from './index.ts';
+import { witnessLitres, type Witness, type WitnessKind } from './index.ts';
+import { fuelAboard } from './aboard.ts';
 
 const rail = archetypes[0]!;
 const witness = (kind: WitnessKind, reading: number | null, outBefore = 0): Witness => ({

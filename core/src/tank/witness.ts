@@ -42,9 +42,9 @@ export const witnessWord: Record<WitnessKind, string> = {
 /** A needle is read to an eighth of the scale either way; common practice, no source. */
 export const GAUGE_ERROR = 0.125;
 /** A dip or a level seen through the wall, mm either way; common practice, no source. */
-export const LEVEL_ERROR = 8;
+const LEVEL_ERROR = 8;
 /** Weighing a tank on a shop scale with what hangs from it, kg either way; common practice, no source. */
-export const WEIGHT_ERROR = 1;
+const WEIGHT_ERROR = 1;
 /** Litres read off a container or counted, share either way; common practice, no source. */
 export const COUNT_ERROR = 0.03;
 

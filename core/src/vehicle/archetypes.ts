@@ -20,7 +20,7 @@ export const archetypes: readonly VehicleFile[] = [
   pads,
 ] as unknown as VehicleFile[];
 
-export interface FirstSight {
+interface FirstSight {
   mounting: Mounting;
   fuel: FuelKind;
   feed: FeedKind;

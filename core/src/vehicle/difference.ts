@@ -1,7 +1,7 @@
 import type { VehicleFile } from './types.ts';
 
 /** One place where two files differ. */
-export interface Difference {
+interface Difference {
   /** Where, in words: “feed line: slack”. */
   where: string;
   a: string;

@@ -1,21 +1,10 @@
-export { archetypes, fileFromSight, type FirstSight } from './archetypes.ts';
+export { archetypes, fileFromSight } from './archetypes.ts';
 export { checkTank, checkVehicle } from './check.ts';
-export { difference, type Difference } from './difference.ts';
+export { difference } from './difference.ts';
 export { madeBeforeKeyOn } from './madeBeforeKeyOn.ts';
-export { mountings, type MountingKind } from './mountings.ts';
-export {
-  clipOwner,
-  fileName,
-  keyOf,
-  lineOf,
-  obstructionOf,
-  placeOf,
-  shortName,
-  splitKey,
-  supportOf,
-  type ThingKind,
-} from './names.ts';
-export { deviceNumber, DEVICE_NUMBERS, numbersOf, SERVER_NUMBERS, UNIT } from './numbers.ts';
+export { mountings } from './mountings.ts';
+export { clipOwner, fileName, keyOf, lineOf, obstructionOf, placeOf, shortName, splitKey, supportOf } from './names.ts';
+export { deviceNumber, SERVER_NUMBERS, UNIT } from './numbers.ts';
 export { BLOCKS, MORE_TILT, REACH, SEALED, SLACK, VARIANT } from './questions.ts';
 export { vehicleSchema } from './schema.ts';
 export { foundOut, MOST_TILT, vehicleSlice, type VehicleSlice } from './slice.ts';
@@ -26,7 +15,6 @@ export {
   OPEN_REACH,
   type Clip,
   type Connection,
-  type ConnectionKind,
   type Fastener,
   type FeedKind,
   type Fitting,

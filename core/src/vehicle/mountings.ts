@@ -1,6 +1,6 @@
 import type { Mounting } from './types.ts';
 
-export interface MountingKind {
+interface MountingKind {
   id: Mounting;
   name: string;
   hint: string;

@@ -1,7 +1,7 @@
 import type { Connection, Obstruction, Support, VehicleFile } from './types.ts';
 
 /** What a key of the ledger can stand for. */
-export type ThingKind = 'line' | 'clip' | 'obstruction' | 'support' | 'unit' | 'thing' | 'loose' | 'cut';
+type ThingKind = 'line' | 'clip' | 'obstruction' | 'support' | 'unit' | 'thing' | 'loose' | 'cut';
 
 /** The key of a thing in the ledger. @example keyOf('line', 'feed') // 'line:feed' */
 export const keyOf = (kind: ThingKind, id: string): string => `${kind}:${id}`;

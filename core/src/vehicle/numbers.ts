@@ -29,7 +29,7 @@ export const UNIT = 'unit:unit';
 export const SERVER_NUMBERS = { from: 100, to: 199 } as const;
 
 /** Numbers a device gives out while the server is away: its own block of so many, from here on. */
-export const DEVICE_NUMBERS = { from: 200, each: 40 } as const;
+const DEVICE_NUMBERS = { from: 200, each: 40 } as const;
 
 /**
  * The n-th number of a device's block; null where the block is used up.

@@ -55,7 +55,7 @@ const above = { type: 'number', exclusiveMinimum: 0, maximum: 5000 } as const;
 const pair = { type: 'array', items: mm, minItems: 2, maxItems: 2 } as const;
 
 /** The shapes a tank may have; `checkShape` checks the sense. */
-export const tankShapeSchema = {
+const tankShapeSchema = {
   anyOf: [
     object(
       {

@@ -49,7 +49,7 @@ export const connectionKinds = [
   'heater',
   'other',
 ] as const;
-export type ConnectionKind = (typeof connectionKinds)[number];
+type ConnectionKind = (typeof connectionKinds)[number];
 
 export const fittings = [
   'push-tab',

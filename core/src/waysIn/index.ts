@@ -1,3 +1,4 @@
+import { mm, say, type Sentence } from '../quantity/index.ts';
 import { commonPractice } from '../basis/index.ts';
 import { add, roundTo, total, type Estimate } from '../estimate/index.ts';
 import { BED_OFF as BED_COMES_OFF, MOVE_MINUTES, RING_FROM_ABOVE } from '../hang/index.ts';
@@ -9,7 +10,7 @@ import type { WaysInFacts } from './facts.ts';
 import { AROUND, lowerMinutes } from './lower.ts';
 
 export type { WaysInFacts } from './facts.ts';
-export { AROUND, lowerMinutes, type LowerMinutes } from './lower.ts';
+export { AROUND, lowerMinutes } from './lower.ts';
 
 export type WayInId = 'lower' | 'partway' | 'bed' | 'hatch' | 'sender';
 
@@ -21,9 +22,9 @@ export interface WayIn {
   /** What comes off, and so goes back. */
   off: string[];
   /** What is still to do, or cannot be done this way. */
-  remains: string;
+  remains: Sentence;
   /** Why it cannot be here; null where it can. */
-  cannot: string | null;
+  cannot: Sentence | null;
   /** Is it open whether it can be? Then what to look for. */
   look: string | null;
 }
@@ -79,12 +80,12 @@ function partway(state: WaysInFacts): WayIn {
     minutes: add(add(down, { ...down, hi: down.hi * 1.25 }), { ...AROUND, lo: AROUND.lo - 5, typ: AROUND.typ - 5 }),
     people: 1,
     off,
-    remains: `work on its top at ${WORKING_HEIGHT} mm, on the jack all the time; nothing to be cleaned inside`,
+    remains: say`work on its top at ${mm(WORKING_HEIGHT)}, on the jack all the time; nothing to be cleaned inside`,
     cannot: tankOut.includes(state.complaint)
       ? 'the tank itself must come out'
       : route
         ? null
-        : `it is held before ${WORKING_HEIGHT} mm`,
+        : say`it is held before ${mm(WORKING_HEIGHT)}`,
     look: null,
   };
 }

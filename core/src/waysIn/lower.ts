@@ -9,7 +9,7 @@ export const AROUND: Estimate = { lo: 35, typ: 50, hi: 80, basis: commonPractice
 /** A strap or a bar back on, lined up and tightened in rounds, minutes; common practice, no source. */
 const SUPPORT: Estimate = { lo: 4, typ: 6, hi: 12, basis: commonPractice };
 
-export interface LowerMinutes {
+interface LowerMinutes {
   total: Estimate;
   /** Of these: clearing what is in the way and putting it back. */
   inTheWay: Estimate;

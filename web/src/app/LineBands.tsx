@@ -1,10 +1,10 @@
+import { lazy, Suspense } from 'react';
 import { Link } from 'react-router';
-import { format } from 'date-fns';
-import type { NotTaken } from '../log/db.ts';
-import { letGo } from '../log/sender.ts';
 import { useLine } from '../log/line.ts';
-import { useMe, useNames } from '../net/queries.ts';
 import { Band } from '../ui/Band.tsx';
+
+/** Seldom there, and it needs the words of the trade: not with the first load. */
+const NotTakenBand = lazy(() => import('./NotTakenBand.tsx'));
 
 /** What stands between this device and the server, said plainly: away, waiting, refused. */
 export function LineBands() {
@@ -28,41 +28,11 @@ export function LineBands() {
           </Link>
         </Band>
       )}
-      {line.notTaken.map((one) => (
-        <NotTakenBand key={one.id} one={one} />
-      ))}
+      <Suspense fallback={null}>
+        {line.notTaken.map((one) => (
+          <NotTakenBand key={one.id} one={one} />
+        ))}
+      </Suspense>
     </div>
-  );
-}
-
-/** One entry the server did not take: refused, or kept back on this device until somebody looks at it. */
-function NotTakenBand({ one }: { one: NotTaken }) {
-  const me = useMe().data?.person;
-  const name = useNames();
-  const { entry } = one;
-  const again = async () => {
-    const { jobStore } = await import('../log/jobStore.ts');
-    await jobStore(entry.jobId).append(me?.id ?? '', entry.kind, entry.body, { by: entry.by, at: entry.at });
-    await letGo(one.id);
-  };
-  return (
-    <Band outcome="bad" role="alert">
-      <span className="flex flex-wrap items-center gap-x-4" data-not-taken={one.keptBack ? 'kept back' : 'refused'}>
-        <span>
-          {one.keptBack
-            ? `Kept on this device: ${entry.kind}, entered by ${name(entry.by)} at ${format(new Date(entry.at), 'H:mm')}. `
-            : 'Not taken: '}
-          {one.text}. To do: {one.todo}.
-        </span>
-        {one.keptBack && me && (
-          <button type="button" className="min-h-11 underline" onClick={() => void again()}>
-            Enter it again
-          </button>
-        )}
-        <button type="button" className="min-h-11 underline" onClick={() => void letGo(one.id)}>
-          {one.keptBack ? 'Let it go' : 'Seen'}
-        </button>
-      </span>
-    </Band>
   );
 }

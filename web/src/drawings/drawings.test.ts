@@ -1,5 +1,6 @@
 import {
-  logWriter, bindings,
+  logWriter,
+  bindings,
   chords,
   foldJob,
   holdersAt,

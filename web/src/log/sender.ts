@@ -127,7 +127,14 @@ function notTakenOf(entry: Entry, { refused, keptBack }: Appended): NotTaken | n
   const kept = keptBack.find((k) => k.id === entry.id);
   if (!kept) return null;
   const text = kept.errors.map((e) => `${e.field}: expected ${e.expected}`).join('; ');
-  return { id: entry.id, entry, keptBack: true, text, todo: 'look at it, then enter it again by hand or let it go', owed: [] };
+  return {
+    id: entry.id,
+    entry,
+    keptBack: true,
+    text,
+    todo: 'look at it, then enter it again by hand or let it go',
+    owed: [],
+  };
 }
 
 /** Somebody saw it; the entry is let go. */

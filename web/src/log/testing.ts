@@ -1,6 +1,14 @@
 import 'fake-indexeddb/auto';
 import { jest } from '@jest/globals';
-import { archetypes, foldJobOn, logWriter, refusalOf, type Bodies, type Entry, type EntryKind } from '@iron-cradle/core';
+import {
+  archetypes,
+  foldJobOn,
+  logWriter,
+  refusalOf,
+  type Bodies,
+  type Entry,
+  type EntryKind,
+} from '@iron-cradle/core';
 
 /** What the log of the web needs of a browser, and a server in memory that keeps the rules of the real one. */
 class Shelf {
@@ -85,9 +93,16 @@ export class Server {
       const had = this.log.find((e) => e.id === entry.id);
       const now = this.log.filter((e) => e.jobId === jobId);
       const lost = entry.on !== null && !now.some((e) => e.id === entry.on);
-      const no = had || lost ? null : refusalOf(foldJobOn(null, () => now, now), entry);
+      const no =
+        had || lost
+          ? null
+          : refusalOf(
+              foldJobOn(null, () => now, now),
+              entry,
+            );
       const seq = had?.seq ?? now.length + 1;
-      if (lost) keptBack.push({ id: entry.id, errors: [{ field: 'on', found: entry.on, expected: 'an entry held here' }] });
+      if (lost)
+        keptBack.push({ id: entry.id, errors: [{ field: 'on', found: entry.on, expected: 'an entry held here' }] });
       else if (no) refused.push({ id: entry.id, ...no });
       else {
         if (!had) this.log.push({ ...entry, seq });

@@ -20,7 +20,11 @@ export function useJobView(jobId: string): JobView {
 export type Enter = <K extends EntryKind>(kind: K, body: Bodies[K]) => Promise<void>;
 
 /** Answers a question, by the type its question declares. */
-export type Answer = <V extends string | number | boolean>(question: Question<V>, value: V, of?: string) => Promise<void>;
+export type Answer = <V extends string | number | boolean>(
+  question: Question<V>,
+  value: V,
+  of?: string,
+) => Promise<void>;
 
 export interface JobContext {
   jobId: string;

@@ -1,5 +1,6 @@
 import {
-  logWriter, archetypes,
+  logWriter,
+  archetypes,
   startingFigures,
   answerOf,
   completed,
@@ -77,7 +78,11 @@ export function atJob(screen: ReactElement, entries: Entry[] = logOf([]), units:
     const [state, setState] = useState(() => foldJobOn(null, () => log, log)!);
     const context = useMemo(() => {
       const enter: Enter = (kind, body) => {
-        const whole = completed(foldJobOn(null, () => log, log), kind, body) as Bodies[typeof kind];
+        const whole = completed(
+          foldJobOn(null, () => log, log),
+          kind,
+          body,
+        ) as Bodies[typeof kind];
         log.push({ ...write(kind, whole), id: `screen-${log.length}`, n: log.length + 1 } as Entry);
         setState(foldJobOn(null, () => log, log)!);
         return Promise.resolve();

@@ -47,7 +47,9 @@ describe('a judgement', () => {
       : svg.querySelector('path')!.getAttribute('d')!;
     const others = (['good', 'doubtful', 'bad', 'unknown'] as const).filter((o) => o !== outcome);
     for (const other of others) {
-      const { container: c } = render(<VerdictView verdict={{ ...verdict, outcome: other }} />, { wrapper: Surroundings });
+      const { container: c } = render(<VerdictView verdict={{ ...verdict, outcome: other }} />, {
+        wrapper: Surroundings,
+      });
       const s = c.querySelector('svg')!;
       const that = s.querySelector('circle')
         ? `circle ${s.querySelector('circle')!.getAttribute('fill')}`

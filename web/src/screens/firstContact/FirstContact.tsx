@@ -3,13 +3,14 @@ import {
   complaintKinds,
   fileFromSight,
   mountings,
-  rangeInWords,
   witnessLitres,
   type Complaint,
   type FeedKind,
   type FuelKind,
   type Mounting,
   type VehicleFile,
+  litres,
+  rounded,
 } from '@iron-cradle/core';
 import { useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
@@ -22,9 +23,11 @@ import { useJobs, useMe, useShop, useVehicles } from '../../net/queries.ts';
 import { Choice } from '../../ui/Choice.tsx';
 import { Gauge } from './Gauge.tsx';
 import { KnownVehicles } from './KnownVehicles.tsx';
+import { useWords } from '../../ui/Words.tsx';
 
 /** First contact: a vehicle nobody measured, under twelve taps and nothing typed; or one the shop knows. */
 export default function FirstContact() {
+  const words = useWords();
   const navigate = useNavigate();
   const [search] = useSearchParams();
   const me = useMe().data?.person;
@@ -57,7 +60,8 @@ export default function FirstContact() {
       : needsGauge
         ? 'read the gauge, or say that it lies'
         : undefined;
-  const litres = file && gauge !== null && !lies ? `${rangeInWords(witnessLitres(file, 'gauge', gauge), 5)} L` : null;
+  const aboard =
+    file && gauge !== null && !lies ? words([rounded(litres, witnessLitres(file, 'gauge', gauge), 5)]) : null;
 
   const begin = async () => {
     if (!file || !complaint) return;
@@ -159,7 +163,7 @@ export default function FirstContact() {
         <div className="grid grid-cols-[minmax(0,1fr)] items-end gap-5 pt-4 wide:grid-cols-[minmax(0,1fr)_12rem_21rem]">
           <Gauge
             value={lies || complaint === 'level' ? null : gauge}
-            litres={litres}
+            litres={aboard}
             file={file}
             onChange={(v) => (setGauge(v), setLies(false))}
           />

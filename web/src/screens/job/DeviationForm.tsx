@@ -1,4 +1,4 @@
-import type { Debt } from '@iron-cradle/core';
+import { inWords, type Debt } from '@iron-cradle/core';
 import { useForm } from 'react-hook-form';
 import { useJob } from '../../log/useJob.ts';
 import { Strap } from '../../look/Strap.tsx';
@@ -20,7 +20,7 @@ export function DeviationForm({ debt, onDone }: { debt: Pick<Debt, 'id' | 'text'
   const done = async (fields: Fields) => {
     await enter('deviation', {
       debt: debt.id,
-      what: debt.text,
+      what: inWords(debt.text),
       reason: fields.reason.trim(),
       who: fields.who.trim(),
       due: fields.due.trim(),

@@ -25,9 +25,7 @@ export function HowFar() {
             disabled: cannot !== null && state.goal === null,
           },
         ]}
-        onChoose={(far) =>
-          void answer<number | 'out'>(GOAL, far === 'out' ? 'out' : WORKING_HEIGHT)
-        }
+        onChoose={(far) => void answer<number | 'out'>(GOAL, far === 'out' ? 'out' : WORKING_HEIGHT)}
       />
       <p className="min-h-6 text-quiet">
         {cannot !== null && state.goal === null

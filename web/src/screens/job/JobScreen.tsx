@@ -1,4 +1,13 @@
-import { chords, complaintOf, descended, mountings, stationNow, stations, unsettledKeys, type StationId } from '@iron-cradle/core';
+import {
+  chords,
+  complaintOf,
+  descended,
+  mountings,
+  stationNow,
+  stations,
+  unsettledKeys,
+  type StationId,
+} from '@iron-cradle/core';
 import { lazy, Suspense, useMemo, useState } from 'react';
 import { Navigate, useNavigate, useParams } from 'react-router';
 import { Missing } from '../../app/Missing.tsx';
@@ -11,6 +20,7 @@ import { Band } from '../../ui/Band.tsx';
 import { TwoDevices } from './TwoDevices.tsx';
 import { Waits } from './Waits.tsx';
 import { WellSheet } from './WellSheet.tsx';
+import { Words } from '../../ui/Words.tsx';
 
 const screens: Record<StationId, React.LazyExoticComponent<() => React.ReactNode>> = {
   plan: lazy(() => import('./plan/Plan.tsx')),
@@ -91,7 +101,7 @@ export default function JobScreen() {
         )}
         {state.refusedHere.map(({ id, text }) => (
           <Band key={id} outcome="bad" role="alert">
-            Waiting for the server, which will say no: {text}.
+            Waiting for the server, which will say no: <Words of={text} />.
           </Band>
         ))}
         {problem && (
@@ -119,7 +129,9 @@ const Reload = () => (
     <TopBar title="Iron Cradle" to="/" />
     <main className="grid gap-4 p-6">
       <h1 className="text-32">This job has an entry this version does not know.</h1>
-      <p className="text-quiet">Nothing is lost. A newer version of the application wrote it: reload to get it here too.</p>
+      <p className="text-quiet">
+        Nothing is lost. A newer version of the application wrote it: reload to get it here too.
+      </p>
       <button type="button" className="btn max-w-xs" onClick={() => window.location.reload()}>
         Reload
       </button>

@@ -1,9 +1,10 @@
-import { basisInWords, estimateOf, OPEN_REACH, rangeInWords, type Range, type Way } from '@iron-cradle/core';
+import { basisInWords, estimateOf, OPEN_REACH, type Range, type Way, mm, rounded } from '@iron-cradle/core';
 import { useState } from 'react';
 import { useJob } from '../../log/useJob.ts';
 import { Sheet } from '../../ui/Sheet.tsx';
 import { CutSheet } from './CutSheet.tsx';
 import { PhotoButton, Photos } from './Photos.tsx';
+import { Words } from '../../ui/Words.tsx';
 
 /** What is known of a line or of something in the way: room, where it parts, clips, and where each figure comes from. */
 export function LineFacts({ about }: { about: string }) {
@@ -17,7 +18,7 @@ export function LineFacts({ about }: { about: string }) {
     <div className="grid gap-2">
       {limit && (
         <p>
-          {line ? 'Pulls tight' : 'In the way'} {rangeInWords(limit, 1)} mm below home:{' '}
+          {line ? 'Pulls tight' : 'In the way'} <Words of={[rounded(mm, limit, 1)]} /> below home:{' '}
           <span className="text-quiet">{basisInWords(limit.basis)}.</span>
         </p>
       )}

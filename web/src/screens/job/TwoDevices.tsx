@@ -1,6 +1,7 @@
 import {
   dropAt,
-  entryInWords,
+  asDeviceSays,
+  entryInLog,
   InputError,
   lengthText,
   poseInWords,
@@ -55,7 +56,7 @@ export function TwoDevices() {
                   <li key={entry.id} className="flex gap-3 py-2">
                     <span className="reading shrink-0">{format(new Date(entry.at), 'H:mm')}</span>
                     <span>
-                      {entryInWords(state, entry, units)} <span className="text-quiet">({name(entry.by)})</span>
+                      {entryInLog(state, log, entry, units)} <span className="text-quiet">({name(entry.by)})</span>
                     </span>
                   </li>
                 ))}
@@ -64,20 +65,26 @@ export function TwoDevices() {
         ))}
       </div>
       <div className="mt-auto pt-4">
-        <Truth key={key} about={key} between={between} />
+        <Truth key={key} about={key} between={between} devices={devices} />
       </div>
     </main>
   );
 }
 
+interface Disputed {
+  between: readonly Entry[];
+  devices: readonly string[];
+}
+
 /** What is true of it, in the way it is asked of a height, of litres, of a thing, of anything else. */
-function Truth({ about, between }: { about: string; between: readonly Entry[] }) {
+function Truth({ about, between, devices }: Disputed & { about: string }) {
   const { enter } = useJob();
   const entries = between.map((entry) => entry.id);
   const settle = (more: { pose?: Pose; on?: boolean; litres?: number }) =>
     enter('settled', { key: about, entries, ...more });
   const { kind } = splitKey(about);
-  if (about === 'pose') return <WhereItHangs between={between} onSay={(pose) => void settle({ pose })} />;
+  if (about === 'pose')
+    return <WhereItHangs between={between} devices={devices} onSay={(pose) => void settle({ pose })} />;
   if (about === 'fuel') return <LitresAboard onSay={(litres) => void settle({ litres })} />;
   if (['line', 'clip', 'obstruction', 'support', 'thing', 'loose'].includes(kind))
     return (
@@ -93,7 +100,9 @@ function Truth({ about, between }: { about: string; between: readonly Entry[] })
   return (
     <div className="grid gap-3">
       <p className="text-quiet">
-        {kind === 'gate' ? 'The gate is asked again from here on.' : 'What was entered last stands; enter anew what is not so.'}
+        {kind === 'gate'
+          ? 'The gate is asked again from here on.'
+          : 'What was entered last stands; enter anew what is not so.'}
       </p>
       <Strap data-settle="seen" onClick={() => void settle({})}>
         Both were seen
@@ -103,13 +112,11 @@ function Truth({ about, between }: { about: string; between: readonly Entry[] })
 }
 
 /** Where the tank hangs now: as one of them said, or as measured. */
-function WhereItHangs({ between, onSay }: { between: readonly Entry[]; onSay: (pose: Pose) => void }) {
-  const { state } = useJob();
+function WhereItHangs({ between, devices, onSay }: Disputed & { onSay: (pose: Pose) => void }) {
+  const { state, log } = useJob();
   const units = useUnits();
   const { ends, length } = state.vehicle;
-  const said = between.flatMap((entry) =>
-    'to' in (entry.body as object) ? [(entry.body as { to: Pose }).to] : [],
-  );
+  const said = devices.flatMap((device) => asDeviceSays(log, between, device)?.pose ?? []);
   const poses = [...new Map(said.map((pose) => [`${pose.f}/${pose.r}`, pose])).values()];
   const [chosen, setChosen] = useState<string | null>(null);
   const [typed, setTyped] = useState({ f: '', r: '' });
@@ -171,7 +178,8 @@ function LitresAboard({ onSay }: { onSay: (litres: number) => void }) {
   const [text, setText] = useState('');
   let litres: number | null = null;
   try {
-    const read = text.trim() === '' ? null : readQuantity(text, { dimension: 'volume', unit: units === 'us' ? 'gal' : 'L' });
+    const read =
+      text.trim() === '' ? null : readQuantity(text, { dimension: 'volume', unit: units === 'us' ? 'gal' : 'L' });
     litres = read ? Math.round(read.typ * 10_000) / 10 : null;
   } catch (error) {
     if (!(error instanceof InputError)) throw error;

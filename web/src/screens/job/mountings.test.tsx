@@ -70,7 +70,8 @@ describe('every mounting, down and up by what the screen says', () => {
       expect(home.gates[4].passed).not.toBeNull();
       expect(home.keyTurns).toMatchObject([{ where: 'test stop', off: expect.any(String) as string }]);
       // The key was turned only after everything live was made.
-      const at = (kind: string) => refitted.log.findIndex((e) => e.kind === kind && (kind !== 'gate' || 'gate' in e.body));
+      const at = (kind: string) =>
+        refitted.log.findIndex((e) => e.kind === kind && (kind !== 'gate' || 'gate' in e.body));
       const live = refitted.log.flatMap((e, i) => {
         if (e.kind !== 'made') return [];
         const line = vehicle.connections.find((c) => e.body.key === `line:${c.id}`)!;

@@ -60,14 +60,22 @@ describe('what is owed', () => {
   test('a pulled line is inspected, in words', async () => {
     const user = userEvent.setup();
     const log = logOf([{ kind: 'pulled', body: { key: 'line:vent' } }]);
-    const job = atJob(<OwedSheet debt={owed(foldJob(null, log)!).find((d) => d.key === 'line:vent')!} onClose={nothing} />, log);
+    const job = atJob(
+      <OwedSheet debt={owed(foldJob(null, log)!).find((d) => d.key === 'line:vent')!} onClose={nothing} />,
+      log,
+    );
     await user.type(screen.getByLabelText(/What you saw/), 'no mark');
     await user.click(screen.getByRole('button', { name: 'Sound' }));
     expect(job.state().pulls).toMatchObject([{ key: 'line:vent', inspected: 'good', words: 'no mark' }]);
   });
 
   test('a gate leads to its station', () => {
-    atJob(<OwedSheet debt={{ id: 'crossing:4@x', key: 'gate:4', text: 'the key was turned on before gate 4 was passed' }} onClose={nothing} />);
+    atJob(
+      <OwedSheet
+        debt={{ id: 'crossing:4@x', key: 'gate:4', text: 'the key was turned on before gate 4 was passed' }}
+        onClose={nothing}
+      />,
+    );
     expect(screen.getByRole('link', { name: 'Go there' }).getAttribute('href')).toBe('/jobs/job/refit');
   });
 });

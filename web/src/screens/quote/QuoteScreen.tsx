@@ -1,12 +1,4 @@
-import {
-  neededFor,
-  quoteCsv,
-  quoteJsonLines,
-  quoteOf,
-  roundTo,
-  type Quote,
-  type QuoteLine,
-} from '@iron-cradle/core';
+import { neededFor, quoteCsv, quoteJsonLines, quoteOf, roundTo, type Quote, type QuoteLine } from '@iron-cradle/core';
 import { format } from 'date-fns';
 import { useState } from 'react';
 import { useJob } from '../../log/useJob.ts';
@@ -16,6 +8,7 @@ import { Sheet } from '../../ui/Sheet.tsx';
 import { Approval } from './Approval.tsx';
 import { PriceForm } from './PriceForm.tsx';
 import { save } from '../../ui/save.ts';
+import { Words } from '../../ui/Words.tsx';
 
 /** The quote for the owner: hours as a range by what drives it, parts, options, litres, waits; printed or as a file. */
 export default function QuoteScreen() {
@@ -79,7 +72,9 @@ function QuotePage() {
                     <li key={line.what} className="flex items-baseline gap-3 py-2">
                       <span className="min-w-0 flex-1 leading-tight">
                         {line.what}
-                        <span className="block text-quiet">{line.why}</span>
+                        <span className="block text-quiet">
+                          <Words of={line.why} />
+                        </span>
                       </span>
                       <span className="reading w-28 shrink-0 text-right">{amount(line)}</span>
                       <span className="reading w-32 shrink-0 text-right">

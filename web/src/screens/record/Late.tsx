@@ -24,7 +24,11 @@ export function Late({ jobId, state, onDone }: { jobId: string; state: JobState;
   const lead = me?.role === 'lead';
   if (waiting.length === 0 && !lead) return null;
   return (
-    <section aria-label="after the signature" className="no-print mx-auto max-w-[51.5rem] px-4 pb-4" data-late={waiting.length}>
+    <section
+      aria-label="after the signature"
+      className="no-print mx-auto max-w-[51.5rem] px-4 pb-4"
+      data-late={waiting.length}
+    >
       {waiting.length > 0 && (
         <>
           <h2 className="flex items-center gap-2 text-20">

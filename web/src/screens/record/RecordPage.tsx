@@ -18,6 +18,7 @@ import { Shape } from '../../look/Shapes.tsx';
 import { useWords } from '../../ui/Words.tsx';
 import { Code } from './Code.tsx';
 import type { JobRecord } from './recordOf.ts';
+import { Words } from '../../ui/Words.tsx';
 
 /** The record: five sentences, the well, then tables. Made from the job's file alone; prints on one or two pages. */
 export function RecordPage({ record }: { record: JobRecord }) {
@@ -180,7 +181,7 @@ export function RecordPage({ record }: { record: JobRecord }) {
           <Part title="Went otherwise than said">
             {flags.map((f, i) => (
               <p key={i}>
-                {f.text}
+                <Words of={f.text} />
                 {f.by && f.at ? ` (${name(f.by)}, ${format(new Date(f.at), 'H:mm')})` : ''}
               </p>
             ))}

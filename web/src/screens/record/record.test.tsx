@@ -45,7 +45,16 @@ describe('the record', () => {
   test('what was left off stands before everything else, with who agreed and until when', () => {
     show(
       { kind: 'cleared', body: { key: 'obstruction:shield' } },
-      { kind: 'deviation', body: { debt: 'open:obstruction:shield@job-2', what: 'stone shield is off', reason: 'bolts gone', who: 'owner', due: 'next visit' } },
+      {
+        kind: 'deviation',
+        body: {
+          debt: 'open:obstruction:shield@job-2',
+          what: 'stone shield is off',
+          reason: 'bolts gone',
+          who: 'owner',
+          due: 'next visit',
+        },
+      },
       { kind: 'complaintTest', body: { test: 'volts', result: 'shown' } },
     );
     expect(page()).toContain('stone shield is off: bolts gone; agreed by owner, due next visit (Ines Calder)');

@@ -7,10 +7,11 @@ import { MinutesBar } from '../../drawings/minutes/MinutesBar.tsx';
 import { useSize } from '../../ui/useSize.ts';
 import { VerdictView } from '../../ui/VerdictView.tsx';
 import { useForesight } from '../../workers/useForesight.ts';
+import { Words } from '../../ui/Words.tsx';
 
 /** A job that begins with this file, for drawing and planning it. */
 const begun = (vehicle: VehicleFile): JobState =>
-foldJob(null, [logWriter('draft')('opened', { name: vehicle.name, complaint: 'pump', vehicle })])!;
+  foldJob(null, [logWriter('draft')('opened', { name: vehicle.name, complaint: 'pump', vehicle })])!;
 
 interface PlannedProps {
   file: VehicleFile;
@@ -55,7 +56,11 @@ export function Planned({ file, whole, onLine, onPlace, children }: PlannedProps
       {whole && foresight && (
         <div className="grid gap-2 pt-3" role="status" data-planned={foresight.verdict.outcome}>
           <VerdictView verdict={foresight.verdict} compact />
-          {foresight.conflict && <p>If all is as likely, {foresight.conflict}.</p>}
+          {foresight.conflict && (
+            <p>
+              If all is as likely, <Words of={foresight.conflict} />.
+            </p>
+          )}
           {foresight.minutes && (
             <>
               <p className="text-quiet">

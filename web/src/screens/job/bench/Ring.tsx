@@ -18,7 +18,12 @@ export function Ring({ onUp }: { onUp: () => void }) {
         onMain={onUp}
       >
         {!state.signed && (
-          <button type="button" className="btn" data-action="ring-opened" onClick={() => void enter('ring', { state: 'opened' })}>
+          <button
+            type="button"
+            className="btn"
+            data-action="ring-opened"
+            onClick={() => void enter('ring', { state: 'opened' })}
+          >
             It was opened again
           </button>
         )}

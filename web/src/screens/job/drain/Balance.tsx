@@ -50,7 +50,9 @@ export function Balance() {
           ))}
       </dl>
       {balance.verdict.outcome !== 'good' && balance.verdict.next[0] && (
-        <p className="pb-2 font-semibold">Next: <Words of={balance.verdict.next[0]} />.</p>
+        <p className="pb-2 font-semibold">
+          Next: <Words of={balance.verdict.next[0]} />.
+        </p>
       )}
       {!state.signed && (
         <button type="button" className="btn w-full" data-action="fuel-moved" onClick={() => setOpen(true)}>

@@ -3,12 +3,15 @@ import {
   drained,
   judgeSample,
   litresToTakeOut,
-  rangeInWords,
   safeFillToday,
   SAMPLE,
   shareOut,
   startingCans,
   tankMass,
+  fuelCelsius,
+  kilograms,
+  litres,
+  rounded,
 } from '@iron-cradle/core';
 import { lazy, Suspense, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
@@ -26,6 +29,7 @@ import { Sample } from './Sample.tsx';
 import { TankPanel } from './TankPanel.tsx';
 import { WaysOut } from './WaysOut.tsx';
 import { WitnessButtons } from './WitnessButtons.tsx';
+import { useWords } from '../../../ui/Words.tsx';
 
 const WitnessChart = lazy(() => import('./WitnessChart.tsx'));
 type Side = 'fuel' | 'gate';
@@ -113,34 +117,38 @@ export default function Drain() {
 
 /** Where it stands: out, aboard, on the jack, and what the sample said. */
 function Running() {
+  const words = useWords();
   const { state } = useJob();
   const shop = useShop().data;
   const { aboard, steps } = state.fuel;
   const out = state.containers.reduce((sum, c) => sum + c.litres, 0);
-  const mass = tankMass(state.vehicle, aboard);
+  const mass = tankMass(state.vehicle, aboard, fuelCelsius(state));
   const { alone } = state.shop;
   const cans = state.containers.map((c) => Math.round(c.litres * 10) / 10).join(' + ');
-  const wanted = litresToTakeOut(state.vehicle, aboard, alone).litres.hi;
+  const wanted = litresToTakeOut({ vehicle: state.vehicle, aboard, limit: alone, celsius: fuelCelsius(state) }).litres
+    .hi;
   const plan = shareOut(wanted, shop?.kit.cans ?? startingCans, safeFillToday(state));
   const planned =
     wanted === 0
       ? 'nothing need come out'
-      : `cans to have ready: ${plan.cans.map((c) => c.capacity).join(' + ')} L${plan.over > 0.5 ? `, and room for ${Math.ceil(plan.over)} L more` : ''}`;
+      : `cans to have ready: ${plan.cans.map((c) => c.capacity).join(' + ')} L${plan.over > 0.5 ? `, and room for ${words([litres(Math.ceil(plan.over))])} more` : ''}`;
   const counted = steps.filter((s) => s.counts).length;
   const sample = answerTo(state, SAMPLE);
   const judged = sample ? judgeSample(sample, state.vehicle.fuel) : null;
   const rows: [string, string][] = [
-    [`${Math.round(out * 10) / 10} L out`, cans ? `cans ${cans}` : planned],
+    [`${words([litres(out, out, 1)])} out`, cans ? `cans ${cans}` : planned],
     [
-      `${rangeInWords(aboard, 1)} L aboard`,
-      `${counted} ${counted === 1 ? 'witness' : 'witnesses'}; drained the usual way ${rangeInWords(drained(state.vehicle, aboard), 1)} L stay`,
+      `${words([rounded(litres, aboard, 1)])} aboard`,
+      `${counted} ${counted === 1 ? 'witness' : 'witnesses'}; drained the usual way ${words([rounded(litres, drained(state.vehicle, aboard), 1)])} stay`,
     ],
     [
-      `${rangeInWords(mass, 1)} kg on the jack`,
-      mass.hi <= alone ? `light enough for one, up to ${alone}` : `alone up to ${alone}: take more out, or two`,
+      `${words([rounded(kilograms, mass, 1)])} on the jack`,
+      mass.hi <= alone
+        ? `light enough for one, up to ${words([kilograms(alone)])}`
+        : `alone up to ${words([kilograms(alone)])}: take more out, or two`,
     ],
     ...(judged && judged.verdict.outcome !== 'good'
-      ? [[judged.verdict.reasons[0]!.text, judged.verdict.next[0]!] as [string, string]]
+      ? [[words(judged.verdict.reasons[0]!.text), words(judged.verdict.next[0]!)] as [string, string]]
       : []),
   ];
   return (

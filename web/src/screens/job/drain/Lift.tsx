@@ -1,18 +1,21 @@
 import {
   InputError,
   judgeLift,
-  rangeInWords,
   tankMass,
   teamLift,
   type Estimate,
   type LiftPosture,
   type Verdict,
+  fuelCelsius,
+  kilograms,
+  rounded,
 } from '@iron-cradle/core';
 import { useState } from 'react';
 import { useJob } from '../../../log/useJob.ts';
 import { Choice } from '../../../ui/Choice.tsx';
 import { QuantityField } from '../../../ui/QuantityField.tsx';
 import { VerdictView } from '../../../ui/VerdictView.tsx';
+import { Words } from '../../../ui/Words.tsx';
 
 type How = 'under' | 'standing';
 /** Where a lift from a jack to a cart begins, cm; to be typed over. */
@@ -29,7 +32,7 @@ export function Lift() {
   const { state } = useJob();
   const [how, setHow] = useState<How>('under');
   const [cm, setCm] = useState(start);
-  const mass = tankMass(state.vehicle, state.fuel.aboard);
+  const mass = tankMass(state.vehicle, state.fuel.aboard, fuelCelsius(state));
   const put = (field: keyof typeof start) => (value: Estimate | null) =>
     value && setCm((old) => ({ ...old, [field]: Math.round(value.typ * 100) }));
   let verdict: Verdict | null = null;
@@ -68,8 +71,8 @@ export function Lift() {
       )}
       {problem ? <p className="font-semibold text-halt">{problem}</p> : verdict && <VerdictView verdict={verdict} />}
       <p className="text-quiet">
-        {rangeInWords(mass, 1)} kg. A team of two may lift {Math.round(teamLift([23, 23]))} kg at the very best, not
-        twice 23.
+        <Words of={[rounded(kilograms, mass, 1)]} />. A team of two may lift {Math.round(teamLift([23, 23]))} kg at the
+        very best, not twice 23.
       </p>
     </div>
   );

@@ -1,5 +1,6 @@
 import {
   answerTo,
+  BEFORE_DIPPING,
   CAP_OPENS,
   CELSIUS,
   DRAIN_PLUG,
@@ -83,7 +84,7 @@ export function SeenSheet({ open, onClose }: { open: boolean; onClose: () => voi
         <p className="text-quiet">
           A can may be {Math.floor(safeFillToday(state) * 1000) / 10} % full for that. Through a {bore * 1000} mm hose
           at most {roundTo(flow.bare, 1)} L/min until its inlet is covered, then {roundTo(flow.covered, 1)}: faster, and
-          a charge gathers. Bond hose and can, and wait half a minute before dipping.
+          a charge gathers. Bond hose and can, and wait {BEFORE_DIPPING.seconds} s before dipping.
         </p>
       </div>
     </Sheet>

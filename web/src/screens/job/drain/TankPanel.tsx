@@ -2,7 +2,6 @@ import {
   InputError,
   noTilt,
   profileAxis,
-  rangeInWords,
   roundTo,
   spillTilt,
   staysAboard,
@@ -11,6 +10,8 @@ import {
   witnessLitres,
   type Axis,
   type Tilt,
+  litres,
+  rounded,
 } from '@iron-cradle/core';
 import { useMemo, useState } from 'react';
 import { TankSection } from '../../../drawings/tank/TankSection.tsx';
@@ -19,9 +20,11 @@ import { useSize } from '../../../ui/useSize.ts';
 import { useBestTilt } from '../../../workers/useBestTilt.ts';
 import { ShapeSheet } from './ShapeSheet.tsx';
 import { TiltKeys } from './TiltKeys.tsx';
+import { useWords, Words } from '../../../ui/Words.tsx';
 
 /** The tank itself: what is in it, what stays in it, the tilt that frees most; its level can be dragged to what was seen. */
 export function TankPanel() {
+  const words = useWords();
   const { state, enter } = useJob();
   const { vehicle, fuel } = state;
   const [box, size] = useSize<HTMLDivElement>();
@@ -49,7 +52,7 @@ export function TankPanel() {
   const view = axis ?? main;
   const told = (mm: number): string => {
     try {
-      return `${rangeInWords(witnessLitres(vehicle, 'levelSeen', mm), 1)} L by the shape`;
+      return `${words([rounded(litres, witnessLitres(vehicle, 'levelSeen', mm), 1)])} by the shape`;
     } catch (error) {
       if (!(error instanceof InputError)) throw error;
       return `expected ${error.expected}`;
@@ -115,11 +118,11 @@ export function TankPanel() {
             <p className="narrow text-20">
               {pocket.litres.lo < 0.5
                 ? `Up to ${roundTo(pocket.litres.hi, 0.5)} L may`
-                : `${rangeInWords(pocket.litres, 0.5)} L`}{' '}
+                : `${words([rounded(litres, pocket.litres, 0.5)])}`}{' '}
               stay {pocket.where}
             </p>
             <p className="text-quiet" aria-live="polite">
-              {sentence ??
+              {(sentence !== null && <Words of={sentence} />) ||
                 (search.progress !== null
                   ? `looking for the tilt that frees it, ${Math.round(search.progress * 100)} %`
                   : search.best
@@ -153,13 +156,14 @@ export function TankPanel() {
       ))}
       {(tilt.x !== 0 || tilt.y !== 0) && stays.litres.hi !== flat.litres.hi && (
         <p className="py-1">
-          Tipped like this {rangeInWords(stays.litres, 0.5)} L stay; level {rangeInWords(flat.litres, 0.5)} L.
+          Tipped like this <Words of={[rounded(litres, stays.litres, 0.5)]} /> stay; level{' '}
+          <Words of={[rounded(litres, flat.litres, 0.5)]} />.
         </p>
       )}
       {spill && (
         <p className="pt-2 text-quiet">
-          With {rangeInWords({ lo: fuel.aboard.hi, hi: fuel.aboard.hi }, 1)} L in it fuel stands at the {spill.port}{' '}
-          from {Math.floor(spill.degrees)}° down to the {spill.end} on.
+          With <Words of={[rounded(litres, { lo: fuel.aboard.hi, hi: fuel.aboard.hi }, 1)]} /> in it fuel stands at the{' '}
+          {spill.port} from {Math.floor(spill.degrees)}° down to the {spill.end} on.
         </p>
       )}
       {!table && <TiltKeys tilt={tilt} reach={reach} ends={vehicle.ends} onTilt={setTilt} />}

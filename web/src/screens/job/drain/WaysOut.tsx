@@ -1,4 +1,15 @@
-import { answerTo, drainFacts, drainWays, hoursInWords, kitOf, rangeInWords, WAY_OUT, type DrainWay } from '@iron-cradle/core';
+import {
+  answerTo,
+  drainFacts,
+  drainWays,
+  hoursInWords,
+  kitOf,
+  WAY_OUT,
+  type DrainWay,
+  type Sentence,
+  litres,
+  rounded,
+} from '@iron-cradle/core';
 import { Check } from 'lucide-react';
 import { useState } from 'react';
 import { useJob } from '../../../log/useJob.ts';
@@ -6,11 +17,14 @@ import { Shape } from '../../../look/Shapes.tsx';
 import { useShop } from '../../../net/queries.ts';
 import { Bursts } from './Bursts.tsx';
 import { SeenSheet } from './SeenSheet.tsx';
+import { Words } from '../../../ui/Words.tsx';
+import { useWords } from '../../../ui/Words.tsx';
 
 /** The ways to get it out, best first: minutes, what stays, why one cannot be here. The one in use says how. */
 export function WaysOut({ onCounted }: { onCounted: (litres: number) => void }) {
   const { state, enter, answer } = useJob();
   const shop = useShop().data;
+  const words = useWords();
   const [seeing, setSeeing] = useState(false);
   const ways = drainWays({
     vehicle: state.vehicle,
@@ -44,7 +58,9 @@ export function WaysOut({ onCounted }: { onCounted: (litres: number) => void }) 
               )}
               <span className="min-w-0 flex-1">
                 <span className="narrow block text-20">{way.name}</span>
-                <span className="block leading-tight text-quiet">{way.cannot ?? told(way)}</span>
+                <span className="block leading-tight text-quiet">
+                  {way.cannot === null ? told(way, words) : <Words of={way.cannot} />}
+                </span>
               </span>
             </button>
             {chosen === way.id && (
@@ -88,7 +104,7 @@ export function WaysOut({ onCounted }: { onCounted: (litres: number) => void }) 
   );
 }
 
-const told = (way: DrainWay): string =>
+const told = (way: DrainWay, words: (sentence: Sentence) => string): string =>
   way.id === 'road'
-    ? `no hands; ${rangeInWords(way.stays, 1)} L stay`
-    : `${hoursInWords(way.minutes)}, hands on ${hoursInWords(way.hands)}; ${rangeInWords(way.stays, 1)} L stay`;
+    ? `no hands; ${words([rounded(litres, way.stays, 1)])} stay`
+    : `${hoursInWords(way.minutes)}, hands on ${hoursInWords(way.hands)}; ${words([rounded(litres, way.stays, 1)])} stay`;

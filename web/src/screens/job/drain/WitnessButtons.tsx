@@ -1,4 +1,5 @@
 import {
+  BEFORE_DIPPING,
   InputError,
   witnessLitres,
   witnessWord,
@@ -30,7 +31,7 @@ const asks: Partial<Record<WitnessKind, Ask>> = {
     unit: 'mm',
     label: 'Wet length of the stick above the floor',
     factor: 1000,
-    hint: 'wait 30 s after filling or draining before you dip',
+    hint: `wait ${BEFORE_DIPPING.seconds} s after filling or draining before you dip`,
   },
   levelSeen: {
     dimension: 'length',

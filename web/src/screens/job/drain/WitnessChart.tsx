@@ -1,7 +1,8 @@
 import { BarController, BarElement, CategoryScale, Chart, LinearScale, Tooltip } from 'chart.js';
-import { rangeInWords, witnessWord, type Estimate, type FuelAboard } from '@iron-cradle/core';
+import { witnessWord, type Estimate, type FuelAboard, litres, rounded } from '@iron-cradle/core';
 import { useEffect, useRef } from 'react';
 import { useTheme } from '../../../look/theme.ts';
+import { useWords } from '../../../ui/Words.tsx';
 
 Chart.register(BarController, BarElement, CategoryScale, LinearScale, Tooltip);
 
@@ -9,6 +10,7 @@ const token = (name: string) => getComputedStyle(document.documentElement).getPr
 
 /** Litres aboard, witness by witness: what each says now, and at the foot what they say together. */
 export default function WitnessChart({ steps, aboard }: { steps: FuelAboard['steps']; aboard: Estimate }) {
+  const words = useWords();
   const canvas = useRef<HTMLCanvasElement>(null);
   const theme = useTheme();
   useEffect(() => {
@@ -49,12 +51,12 @@ export default function WitnessChart({ steps, aboard }: { steps: FuelAboard['ste
     });
     return () => chart.destroy();
   }, [steps, aboard, theme]);
-  const words = steps
-    .map((s) => `${witnessWord[s.kind]} ${rangeInWords(s.said, 1)} L${s.agrees ? '' : ', does not agree'}`)
+  const all = steps
+    .map((s) => `${witnessWord[s.kind]} ${words([rounded(litres, s.said, 1)])}${s.agrees ? '' : ', does not agree'}`)
     .join('; ');
   return (
     <div className="relative mt-5" style={{ height: 64 + (steps.length + 1) * 42 }}>
-      <canvas ref={canvas} role="img" aria-label={`${words}; together ${rangeInWords(aboard, 1)} L`} />
+      <canvas ref={canvas} role="img" aria-label={`${all}; together ${words([rounded(litres, aboard, 1)])}`} />
     </div>
   );
 }

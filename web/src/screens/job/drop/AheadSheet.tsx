@@ -10,6 +10,7 @@ import { useForesight } from '../../../workers/useForesight.ts';
 import { HowFar } from '../HowFar.tsx';
 import { Asked } from './Asked.tsx';
 import { WhatIf } from './WhatIf.tsx';
+import { useWords, Words } from '../../../ui/Words.tsx';
 
 /** What lies ahead: minutes as a range, what each line is asked for, what if, and where there is no way, what makes one. */
 export function AheadSheet({ open, onClose }: { open: boolean; onClose: () => void }) {
@@ -103,17 +104,20 @@ const difference = (minutes: number): string =>
 
 /** The conflict, and what would make a way, each taken over with one tap. */
 function NoWay({ shown, onTake }: { shown: Foresight; onTake: (remedy: Remedy) => void }) {
+  const words = useWords();
   return (
     <section aria-label="no way" className="border-t-2 border-halt py-3">
-      <p className="narrow text-20">If all is as likely, {shown.conflict}.</p>
+      <p className="narrow text-20">
+        If all is as likely, <Words of={shown.conflict ?? ''} />.
+      </p>
       {shown.remedies.length === 0 ? (
         <p className="pt-2 text-quiet">No single change or pair that was tried makes a way. Measure what holds.</p>
       ) : (
         <ul className="ruled pt-2" aria-label="what would make a way">
           {shown.remedies.slice(0, 6).map((remedy) => (
-            <li key={remedy.text} className="flex items-center gap-3 py-2">
+            <li key={words(remedy.text)} className="flex items-center gap-3 py-2">
               <span className="min-w-0 flex-1">
-                {capital(remedy.text)}
+                {capital(words(remedy.text))}
                 <span className="block text-quiet">then {Math.round(remedy.minutes)} min down</span>
               </span>
               <button

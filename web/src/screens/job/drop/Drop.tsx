@@ -75,7 +75,7 @@ export default function Drop() {
   const band = (
     <>
       {vapour && <Band>{capital(vapour)}: device up on the cart, not in the pit; no charging</Band>}
-      <Changed words={descent.changed} />
+      <Changed changed={descent.changed} />
     </>
   );
   return (

@@ -7,6 +7,7 @@ import {
   samePose,
   shortName,
   type Action,
+  type Sentence,
 } from '@iron-cradle/core';
 import { Check } from 'lucide-react';
 import { Glyph, type GlyphName } from '../../../look/glyphs.tsx';
@@ -21,6 +22,7 @@ import { canSpeak } from '../../../app/voice.ts';
 import { PoseHead } from '../tank/PoseHead.tsx';
 import { PhotoButton } from '../Photos.tsx';
 import type { Descent } from './useDescent.ts';
+import { useWords } from '../../../ui/Words.tsx';
 
 interface StopHeadProps {
   descent: Descent;
@@ -150,8 +152,9 @@ export function StopList({ descent }: { descent: Descent }) {
 }
 
 /** What a surprise changed, in words. */
-export function Changed({ words }: { words: readonly string[] }) {
-  return words.length > 0 ? <Band>New plan: {words.join('; ')}.</Band> : null;
+export function Changed({ changed }: { changed: readonly Sentence[] }) {
+  const words = useWords();
+  return changed.length > 0 ? <Band>New plan: {changed.map(words).join('; ')}.</Band> : null;
 }
 
 const GIVES = [20, 40, 60, 100];

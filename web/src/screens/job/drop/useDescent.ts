@@ -10,6 +10,7 @@ import {
   vapourFrom,
   type Pose,
   type Stop,
+  type Sentence,
 } from '@iron-cradle/core';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { useJob, useTags } from '../../../log/useJob.ts';
@@ -19,7 +20,7 @@ import { stopBody, useBundle } from './useBundle.ts';
 export function useDescent() {
   const { state, enter } = useJob();
   const [height, setHeight] = useState<number | null>(null);
-  const [changed, setChanged] = useState<string[]>([]);
+  const [changed, setChanged] = useState<Sentence[]>([]);
   const planned = useMemo(() => nextStop(state), [state]);
   const ahead = useMemo(() => planDescent(state), [state]);
   const stop: Stop = useMemo(() => {

@@ -135,7 +135,7 @@ function Row({ needed }: { needed: Needed }) {
         id={`here ${needed.id}`}
         said={said}
         onSay={(value) => void answer(HERE, value, needed.id)}
-        why={needed.why}
+        why={words(needed.why)}
       />
       {said === 'yes' && needed.kind === 'part' && needed.count > 1 && (
         <div className="flex items-center gap-3 pb-2">
@@ -199,11 +199,7 @@ function Compare({ list }: { list: readonly Compared[] }) {
           {line.is === 'carry' && (
             <div className="flex items-center gap-3 pt-2">
               <p className="flex-1 font-semibold">The old part stays in the shop until this is over.</p>
-              <button
-                type="button"
-                className="btn"
-                onClick={() => void answer(COMPARE, 'carried', line.id)}
-              >
+              <button type="button" className="btn" onClick={() => void answer(COMPARE, 'carried', line.id)}>
                 Carried over
               </button>
             </div>

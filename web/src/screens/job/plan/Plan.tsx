@@ -15,7 +15,7 @@ import { useJob } from '../../../log/useJob.ts';
 import { Strap } from '../../../look/Strap.tsx';
 import { useShop } from '../../../net/queries.ts';
 import { Sheet } from '../../../ui/Sheet.tsx';
-import { useWords } from '../../../ui/Words.tsx';
+import { useWords, Words } from '../../../ui/Words.tsx';
 import { StationRail } from '../StationRail.tsx';
 import { TakeBack } from '../TakeBack.tsx';
 import { AheadSheet } from '../drop/AheadSheet.tsx';
@@ -105,7 +105,10 @@ export default function Plan() {
               <ul className="ruled" aria-label="what could stop you">
                 {stop.map((c) => (
                   <li key={c.text} className="py-1.5">
-                    {c.text}: <span className="text-quiet">{c.why}</span>
+                    {c.text}:{' '}
+                    <span className="text-quiet">
+                      <Words of={c.why} />
+                    </span>
                   </li>
                 ))}
               </ul>

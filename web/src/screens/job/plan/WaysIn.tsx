@@ -1,6 +1,7 @@
 import { hoursInWords, type WayIn } from '@iron-cradle/core';
 import { Shape } from '../../../look/Shapes.tsx';
 import { HowFar } from '../HowFar.tsx';
+import { Words } from '../../../ui/Words.tsx';
 
 /** The ways in beside each other: minutes, people, what comes off and goes back, what remains; and which one is gone. */
 export function WaysIn({ ways, why }: { ways: readonly WayIn[]; why: string }) {
@@ -21,11 +22,13 @@ export function WaysIn({ ways, why }: { ways: readonly WayIn[]; why: string }) {
                 )}
               </p>
               {way.cannot ? (
-                <p className="text-quiet">{way.cannot}</p>
+                <p className="text-quiet">
+                  <Words of={way.cannot} />
+                </p>
               ) : (
                 <p className="text-quiet">
                   off and back: {way.off.slice(0, 4).join(', ')}
-                  {way.off.length > 4 ? ` and ${way.off.length - 4} more` : ''}; {way.remains}
+                  {way.off.length > 4 ? ` and ${way.off.length - 4} more` : ''}; <Words of={way.remains} />
                   {way.look ? `; look first: ${way.look}` : ''}
                 </p>
               )}

@@ -1,29 +1,31 @@
-import { FIRST_FILL, rangeInWords, type Estimate } from '@iron-cradle/core';
+import { FIRST_FILL, type Estimate, litres, rounded } from '@iron-cradle/core';
 import { useState } from 'react';
 import { useJob } from '../../../log/useJob.ts';
 import { QuantityField } from '../../../ui/QuantityField.tsx';
+import { useWords, Words } from '../../../ui/Words.tsx';
 
 /** Litres that go back in: a first fill, then looks, then further. */
 export function Fill() {
   const { state, enter } = useJob();
-  const [litres, setLitres] = useState<Estimate | null>(null);
+  const words = useWords();
+  const [typed, setTyped] = useState<Estimate | null>(null);
   const room = state.vehicle.tank.litres.hi - state.fuel.aboard.lo;
-  const wanted = litres ? Math.round(litres.typ * 10_000) / 10 : 0;
+  const wanted = typed ? Math.round(typed.typ * 10_000) / 10 : 0;
   const problem =
-    litres && wanted > room
-      ? `The tank holds ${state.vehicle.tank.litres.hi} L at most and has ${rangeInWords(state.fuel.aboard, 1)} L.`
+    typed && wanted > room
+      ? `The tank holds ${words([litres(state.vehicle.tank.litres.hi)])} at most and has ${words([rounded(litres, state.fuel.aboard, 1)])}.`
       : null;
   return (
     <section aria-label="fill">
       <h2 className="text-24">First fill</h2>
       <p className="text-quiet">
-        About {FIRST_FILL.lo} to {FIRST_FILL.hi} L first, then look at every joint; then half, then full: filler,
-        breather and ring only leak when wet.
+        About <Words of={[litres(FIRST_FILL.lo, FIRST_FILL.hi)]} /> first, then look at every joint; then half, then
+        full: filler, breather and ring only leak when wet.
       </p>
       <p className="py-2">
         {state.fills.length === 0
           ? 'Nothing put in yet.'
-          : `${state.fills.map((f) => `${f.litres} L`).join(' + ')} put in; ${rangeInWords(state.fuel.aboard, 1)} L aboard.`}
+          : `${state.fills.map((f) => words([litres(f.litres, f.litres, 1)])).join(' + ')} put in; ${words([rounded(litres, state.fuel.aboard, 1)])} aboard.`}
       </p>
       {!state.signed && (
         <>
@@ -32,7 +34,7 @@ export function Fill() {
             label="Litres put in"
             dimension="volume"
             unit="L"
-            onRead={setLitres}
+            onRead={setTyped}
             hint="9 L or 2 1/2 gal"
           />
           {problem && <p className="pb-2 font-semibold text-halt">{problem}</p>}
@@ -40,10 +42,10 @@ export function Fill() {
             type="button"
             className="btn w-full"
             data-action="fill"
-            disabled={!litres || wanted <= 0 || problem !== null}
-            onClick={() => void enter('fill', { litres: wanted }).then(() => setLitres(null))}
+            disabled={!typed || wanted <= 0 || problem !== null}
+            onClick={() => void enter('fill', { litres: wanted }).then(() => setTyped(null))}
           >
-            {litres && !problem ? `${wanted} L went in` : 'Went in'}
+            {typed && !problem ? `${words([litres(wanted, wanted, 1)])} went in` : 'Went in'}
           </button>
         </>
       )}

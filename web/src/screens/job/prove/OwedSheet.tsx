@@ -5,10 +5,12 @@ import { useJob } from '../../../log/useJob.ts';
 import { Sheet } from '../../../ui/Sheet.tsx';
 import { TextField } from '../../../ui/TextField.tsx';
 import { DeviationForm } from '../DeviationForm.tsx';
+import { useWords } from '../../../ui/Words.tsx';
 
 /** One thing that is owed: where to do it, an inspection, or a deviation with its reason. */
 export function OwedSheet({ debt, onClose }: { debt: Debt | null; onClose: () => void }) {
   const { state, jobId, enter } = useJob();
+  const say = useWords();
   const [words, setWords] = useState('');
   if (!debt) return null;
   const pulled = debt.id.startsWith('pull:');
@@ -23,7 +25,7 @@ export function OwedSheet({ debt, onClose }: { debt: Debt | null; onClose: () =>
   const inspect = (outcome: 'good' | 'doubtful' | 'bad') =>
     enter('inspected', { key: debt.key, outcome, ...(words.trim() ? { words: words.trim() } : {}) }).then(onClose);
   return (
-    <Sheet open onClose={onClose} title={debt.text}>
+    <Sheet open onClose={onClose} title={say(debt.text)}>
       {station && (
         <Link to={`/jobs/${jobId}/${station}`} className="btn mb-4 w-full">
           Go there

@@ -14,6 +14,7 @@ import { Fill } from './Fill.tsx';
 import { Identity } from './Identity.tsx';
 import { Joints } from './Joints.tsx';
 import { OwedSheet } from './OwedSheet.tsx';
+import { useWords, Words } from '../../../ui/Words.tsx';
 
 /** Prove: joint by joint, first fill, the complaint's own test again; then the signature. */
 export default function Prove() {
@@ -48,6 +49,7 @@ function Signing() {
   const navigate = useNavigate();
   const [debt, setDebt] = useState<Debt | null>(null);
   const debts = owed(state);
+  const words = useWords();
   const [tag, setTag] = useState<string | null>(null);
   const [torque, setTorque] = useState<string | null>(null);
   const sign = async () => {
@@ -81,7 +83,7 @@ function Signing() {
                 onClick={() => open(d)}
               >
                 <Shape outcome="bad" size={18} label="owed" />
-                {d.text}
+                <Words of={d.text} />
               </button>
             </li>
           ))}
@@ -98,7 +100,7 @@ function Signing() {
         )}
       </section>
       <div className="sticky bottom-0 grid gap-3 border-t border-rule bg-sheet p-4 wide:px-5">
-        <Strap data-action="sign" onClick={() => void sign()} waitsFor={debts[0] ? debts[0].text : undefined}>
+        <Strap data-action="sign" onClick={() => void sign()} waitsFor={debts[0] ? words(debts[0].text) : undefined}>
           Sign the job
         </Strap>
         <div className="mid:hidden">

@@ -6,6 +6,7 @@ import { GateRail } from '../GateRail.tsx';
 import { StationRail } from '../StationRail.tsx';
 import { Pressure } from './Pressure.tsx';
 import { Support } from './Support.tsx';
+import { Words } from '../../../ui/Words.tsx';
 
 /** Make safe: gate 1, before anything is opened. */
 export default function Safe() {
@@ -39,7 +40,9 @@ function Air() {
   const { state, enter } = useJob();
   return (
     <div className="grid gap-4">
-      <p className="max-w-prose">{spillInWords(state.vehicle.fuel)}</p>
+      <p className="max-w-prose">
+        <Words of={spillInWords(state.vehicle.fuel)} />
+      </p>
       <LiveReading
         kind="gasMeter"
         channel="lel"

@@ -3,12 +3,14 @@ import {
   judgeJack,
   postBalance,
   raiseHeight,
-  rangeInWords,
   tankCentre,
   tankMass,
   type Estimate,
   type ExitWay,
   type Verdict,
+  fuelCelsius,
+  mm,
+  rounded,
 } from '@iron-cradle/core';
 import { useState } from 'react';
 import { useJob } from '../../../log/useJob.ts';
@@ -16,6 +18,7 @@ import { useShop } from '../../../net/queries.ts';
 import { QuantityField } from '../../../ui/QuantityField.tsx';
 import { Sheet } from '../../../ui/Sheet.tsx';
 import { VerdictView } from '../../../ui/VerdictView.tsx';
+import { Words } from '../../../ui/Words.tsx';
 
 const exits: { id: ExitWay; label: string }[] = [
   { id: 'overJack', label: 'Over the jack' },
@@ -75,7 +78,10 @@ function Balance({ open, onClose }: { open: boolean; onClose: () => void }) {
   let problem: string | null = null;
   if (all)
     try {
-      verdict = postBalance(values as Record<Field, number>, tankMass(state.vehicle, state.fuel.aboard)).verdict;
+      verdict = postBalance(
+        values as Record<Field, number>,
+        tankMass(state.vehicle, state.fuel.aboard, fuelCelsius(state)),
+      ).verdict;
     } catch (error) {
       if (!(error instanceof InputError)) throw error;
       problem = `${error.field}: expected ${error.expected}.`;
@@ -124,8 +130,11 @@ export function JackCheck() {
   return (
     <div className="grid gap-2">
       <p>
-        Pad at <span className="reading font-semibold">{rangeInWords({ lo: under, hi: under }, 10)} mm</span> from the{' '}
-        {state.vehicle.ends[0]} end, under the middle of the weight.
+        Pad at{' '}
+        <span className="reading font-semibold">
+          <Words of={[rounded(mm, { lo: under, hi: under }, 10)]} />
+        </span>{' '}
+        from the {state.vehicle.ends[0]} end, under the middle of the weight.
       </p>
       <VerdictView verdict={judgeJack(jack, centre, under, over)} />
     </div>

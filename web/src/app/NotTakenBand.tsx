@@ -1,0 +1,38 @@
+import { format } from 'date-fns';
+import type { NotTaken } from '../log/db.ts';
+import { jobStore } from '../log/jobStore.ts';
+import { letGo } from '../log/sender.ts';
+import { useMe, useNames } from '../net/queries.ts';
+import { Band } from '../ui/Band.tsx';
+import { Words } from '../ui/Words.tsx';
+
+/** One entry the server did not take: refused, or kept back on this device until somebody looks at it. */
+export default function NotTakenBand({ one }: { one: NotTaken }) {
+  const me = useMe().data?.person;
+  const name = useNames();
+  const { entry } = one;
+  const again = async () => {
+    await jobStore(entry.jobId).append(me?.id ?? '', entry.kind, entry.body, { by: entry.by, at: entry.at });
+    await letGo(one.id);
+  };
+  return (
+    <Band outcome="bad" role="alert">
+      <span className="flex flex-wrap items-center gap-x-4" data-not-taken={one.keptBack ? 'kept back' : 'refused'}>
+        <span>
+          {one.keptBack
+            ? `Kept on this device: ${entry.kind}, entered by ${name(entry.by)} at ${format(new Date(entry.at), 'H:mm')}. `
+            : 'Not taken: '}
+          <Words of={one.text} />. To do: {one.todo}.
+        </span>
+        {one.keptBack && me && (
+          <button type="button" className="min-h-11 underline" onClick={() => void again()}>
+            Enter it again
+          </button>
+        )}
+        <button type="button" className="min-h-11 underline" onClick={() => void letGo(one.id)}>
+          {one.keptBack ? 'Let it go' : 'Seen'}
+        </button>
+      </span>
+    </Band>
+  );
+}

@@ -33,6 +33,43 @@ module.exports = {
       from: {},
       to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } },
     },
+    {
+      name: 'by-the-front-door',
+      severity: 'error',
+      comment: 'A folder of the core is entered by its index.ts; a test may also use what another folder made for tests.',
+      from: { path: '^core/src/([^/]+)/', pathNot: '(\\.test|/testing)\\.ts$' },
+      to: { path: '^core/src/[^/]+/', pathNot: ['^core/src/$1/', '^core/src/[^/]+/index\\.ts$'] },
+    },
+    {
+      name: 'tests-by-the-front-door',
+      severity: 'error',
+      from: { path: '^core/src/([^/]+)/.*(\\.test|/testing)\\.ts$' },
+      to: { path: '^core/src/[^/]+/', pathNot: ['^core/src/$1/', '^core/src/[^/]+/(index|testing)\\.ts$'] },
+    },
+    {
+      name: 'core-by-its-face',
+      severity: 'error',
+      comment: 'Screens and server know what the core shows: its index.ts, and the few folders it shows beside it.',
+      from: { path: '^(web|server)/src' },
+      to: { path: '^core/src/', pathNot: ['^core/src/index\\.ts$', '^core/src/[^/]+/index\\.ts$'] },
+    },
+    {
+      name: 'kernel-knows-no-subject',
+      severity: 'error',
+      comment: 'Only what has no subject: errors, figures with their units, and where a thing hangs.',
+      from: { path: '^core/src/kernel/', pathNot: '\\.test\\.ts$' },
+      to: { path: '^core/src/', pathNot: '^core/src/(kernel|errors|quantity|pose)/' },
+    },
+    {
+      name: 'subjects-below-the-job',
+      severity: 'error',
+      comment: 'A subject is put into the job by its list; only what reads whole jobs may know it.',
+      from: {
+        path: '^core/src/([^/]+)/',
+        pathNot: ['(\\.test|/testing)\\.ts$', '^core/src/(job|call|summary|steps|instrument|rehearsal)/'],
+      },
+      to: { path: '^core/src/job/' },
+    },
   ],
   options: {
     tsPreCompilationDeps: true,

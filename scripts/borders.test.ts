@@ -22,38 +22,57 @@ beforeAll(() => {
   write('core/src/a.ts', "import { b } from './b.ts';\nexport const a = () => b;\n");
   write('core/src/b.ts', "import { a } from './a.ts';\nexport const b = () => a;\n");
   write('core/src/good.ts', 'export const good = 1;\n');
+  write('core/src/kernel/index.ts', "import type { Thing } from '../things/index.ts';\nexport type Heard = Thing;\n");
+  write('core/src/things/index.ts', "export type { Thing } from './thing.ts';\n");
+  write(
+    'core/src/things/thing.ts',
+    "import type { Heard } from '../kernel/index.ts';\nexport interface Thing {\n  heard: Heard[];\n}\n",
+  );
+  write('core/src/things/inner.ts', "import { state } from '../job/index.ts';\nexport const inner = state;\n");
+  write('core/src/things/inner.test.ts', "import { deep } from '../job/deep.ts';\nexport const test = deep;\n");
+  write('core/src/job/index.ts', "import { inner } from '../things/inner.ts';\nexport const state = () => inner;\n");
+  write('core/src/job/deep.ts', 'export const deep = 1;\n');
   write('web/src/page.ts', "import { table } from '../../server/src/table.ts';\nexport const page = table;\n");
   write('server/src/table.ts', "import { view } from '../../web/src/view.ts';\nexport const table = view;\n");
   write('web/src/view.ts', "import { good } from '../../core/src/good.ts';\nexport const view = good;\n");
 });
 afterAll(() => rmSync(house, { recursive: true, force: true }));
 
-const broken = (): Set<string> => {
+const broken = (config: string, ...folders: string[]): string[] => {
   const bin = join(root, 'node_modules/dependency-cruiser/bin/dependency-cruise.mjs');
   const run = spawnSync(
     process.execPath,
     [
       bin,
       '--config',
-      join(root, '.dependency-cruiser.cjs'),
+      join(root, config),
       '--output-type',
       'json',
-      'core/src',
-      'server/src',
-      'web/src',
+      ...folders,
     ],
     { cwd: house, encoding: 'utf8' },
   );
   const { summary } = JSON.parse(run.stdout) as { summary: { violations: { rule: { name: string } }[] } };
-  return new Set(summary.violations.map((v) => v.rule.name));
+  return [...new Set(summary.violations.map((v) => v.rule.name))].sort();
 };
 
 test('each border is held', () => {
-  expect([...broken()].sort()).toEqual([
+  expect(broken('.dependency-cruiser.cjs', 'core/src', 'server/src', 'web/src')).toEqual([
+    'by-the-front-door',
+    'core-by-its-face',
     'core-knows-no-machine',
     'core-stands-alone',
+    'kernel-knows-no-subject',
     'no-circles',
     'server-not-web',
+    'subjects-below-the-job',
+    'tests-by-the-front-door',
     'web-not-server',
+  ]);
+}, 30_000);
+
+test('folders in a circle are caught, also where only types go round', () => {
+  expect(broken('.dependency-cruiser.folders.cjs', 'core/src/kernel', 'core/src/things')).toEqual([
+    'no-circles-of-folders',
   ]);
 }, 30_000);

@@ -27,6 +27,16 @@ const checks = [
     'server/src',
     'web/src',
   ],
+  [
+    'borders between folders',
+    'npx',
+    'depcruise',
+    '--config',
+    '.dependency-cruiser.folders.cjs',
+    '--output-type',
+    'err',
+    'core/src',
+  ],
 ];
 
 /** What only computes uses every core; what drives servers and a browser has the machine to itself, so that no wait is missed. */

@@ -14,7 +14,7 @@ import {
   Min,
   ValidateNested,
 } from 'class-validator';
-import { ClearedBody } from '../ledger/bodies.ts';
+import { ClearedBody } from '../ledger/index.ts';
 
 /** How far the two ends hang below the installed position, mm. */
 class PoseBody {

@@ -3,6 +3,7 @@ import { judgeTorque } from '../fastener/index.ts';
 import { judgePressure } from '../depressurise/index.ts';
 import { judgeJoint } from '../proof/index.ts';
 import {
+  completed,
   type Bodies,
   type Entry,
   type EntryKind,
@@ -86,6 +87,77 @@ describe('gate 3', () => {
     expect(job.log('gate', { gate: 3 })?.owed[0]?.text).toContain('rag');
     job.log('takenOut', { key: job.state.items[0]!.key });
     expect(job.log('gate', { gate: 3 })).toBeNull();
+  });
+});
+
+describe('what was confirmed ends with its condition', () => {
+  /** Gates 1 and 2 gone through, nothing taken off yet. */
+  const passed = () => {
+    const job = start();
+    for (const item of ['air', 'heat', 'support', 'hands']) job.log('gateItem', { gate: 1, item, answer: 'yes' });
+    job.log('pressure', { reading: 3 });
+    expect(job.log('gate', { gate: 1 })).toBeNull();
+    job.log('fuelWitness', { witness: 'plugDry' });
+    job.log('fuelWitness', { witness: 'weight', reading: 12 });
+    for (const [item, answer] of [
+      ['battery', 'yes'],
+      ['jack', 'yes'],
+      ['helper', 'here'],
+    ] as const)
+      job.log('gateItem', { gate: 2, item, answer });
+    expect(job.log('gate', { gate: 2 })).toBeNull();
+    return job;
+  };
+  const stands = (job: ReturnType<typeof passed>) => [1, 2].filter((g) => job.state.gates[g as 1 | 2].passed);
+
+  test('a fact that has nothing to do with a gate ends none', () => {
+    const job = passed();
+    job.log('note', { text: 'seen' });
+    job.log('battery', { on: false });
+    expect(stands(job)).toEqual([1, 2]);
+  });
+
+  test.each([
+    ['key on ends the pressure', 'keyOn', { where: 'home', primed: 'pump' }, [2]],
+    ['battery on ends its being off', 'battery', { on: true }, [1]],
+    ['the vehicle moved ends how it is held', 'vehicleMoved', {}, [2]],
+    ['litres in end the witnesses and the mass', 'fill', { litres: 9 }, [1]],
+  ] as const)('%s', (_, kind, body, left) => {
+    const job = passed();
+    job.log(kind as never, body as never);
+    expect(stands(job)).toEqual(left);
+    const ended = left[0] === 1 ? 2 : 1;
+    expect(job.state.gates[ended].ended).toEqual(expect.any(String));
+    // Told anew what ended, and only that.
+    expect(job.log('gate', { gate: ended })?.owed.length ?? 0).toBeLessThan(3);
+  });
+
+  test('supports all back on end gate 2: before they come off again it is asked anew', () => {
+    const job = passed();
+    const keys = job.state.vehicle.supports.map((s) => `support:${s.id}`);
+    keys.forEach((key, i) => job.log('cleared', { key, tag: i + 1 }));
+    expect(job.state.crossings).toEqual([]);
+    for (const key of keys) job.log('restored', completed(job.state, 'restored', { key }) as never);
+    expect(stands(job)).toEqual([1]);
+    job.log('cleared', { key: keys[0]!, tag: 1 });
+    expect(job.state.crossings.map((c) => c.gate)).toEqual([2]);
+    // Passing it later covers only what follows.
+    for (const [item, answer] of [
+      ['battery', 'yes'],
+      ['jack', 'yes'],
+      ['helper', 'here'],
+    ] as const)
+      job.log('gateItem', { gate: 2, item, answer });
+    expect(job.log('gate', { gate: 2 })).toBeNull();
+    expect(owed(job.state).filter((d) => d.id.startsWith('crossing:2'))).toHaveLength(1);
+  });
+
+  test('a crossing is owed by what its maker knew, also where the gate was passed elsewhere meanwhile', () => {
+    const job = start();
+    job.log('cleared', { key: 'line:vent', tag: 3 });
+    expect(owed(job.state).map((d) => d.key)).toContain('gate:1');
+    const open = start();
+    expect(owed(open.state).map((d) => d.key)).not.toContain('gate:1');
   });
 });
 

@@ -5,6 +5,7 @@ import { answer } from '../rehearsal/index.ts';
 import {
   type Bodies,
   chords,
+  completed,
   type EntryKind,
   foldJob,
   type JobState,
@@ -111,4 +112,40 @@ describe('a whole job by what the core says', () => {
       expect(job.state.signed).not.toBeNull();
     },
   );
+});
+
+describe('straps off a second time', () => {
+  test.each([0, 1, 2])('vehicle %d owes all of it anew: nothing confirmed for the first descent answers', (seed) => {
+    const job = work(seed);
+    const all = (): string[] =>
+      owed(job.state)
+        .map((d) => d.key)
+        .sort();
+    const first = all();
+    for (const s of job.state.vehicle.supports)
+      job.log('torque', { key: `support:${s.id}`, asWritten: '40 N·m', lo: 40, hi: 40 });
+    for (const c of job.state.vehicle.connections)
+      job.log('jointSeen', { key: `line:${c.id}`, seen: 'dry', checks: ['wiped', 'wet'] });
+    job.log('fill', { litres: 9 });
+    job.log('complaintAgain', { result: 'passed' });
+    job.log('identity', { plate: 'IS 204', mileage: 48210, unit: 'km' });
+    expect(all()).toEqual([]);
+    // Everything off and on again, confirming nothing.
+    const { vehicle } = job.state;
+    const things = [
+      ...vehicle.supports.map((s) => `support:${s.id}`),
+      ...vehicle.connections.map((c) => `line:${c.id}`),
+    ];
+    things.forEach((key, i) => job.log('cleared', { key, tag: i + 1 }));
+    job.log('moved', { to: { f: vehicle.clear, r: vehicle.clear }, why: 'lowered' });
+    job.log('moved', { to: { f: 0, r: 0 }, why: 'raised' });
+    for (const key of things)
+      job.log(splitKey(key).kind === 'line' ? 'made' : 'restored', completed(job.state, 'made', { key }) as never);
+    job.log('keyOn', { where: 'home', primed: 'pump' });
+    const second = all();
+    // Not asked anew: what belongs to the job and not to a descent.
+    const once = ['identity', 'complaint', 'fill'];
+    for (const key of first.filter((k) => !once.includes(k))) expect(second).toContain(key);
+    for (const gate of [2, 4]) expect(second).toContain(`gate:${gate}`);
+  });
 });

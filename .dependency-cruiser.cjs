@@ -36,7 +36,8 @@ module.exports = {
     {
       name: 'by-the-front-door',
       severity: 'error',
-      comment: 'A folder of the core is entered by its index.ts; a test may also use what another folder made for tests.',
+      comment:
+        'A folder of the core is entered by its index.ts; a test may also use what another folder made for tests.',
       from: { path: '^core/src/([^/]+)/', pathNot: '(\\.test|/testing)\\.ts$' },
       to: { path: '^core/src/[^/]+/', pathNot: ['^core/src/$1/', '^core/src/[^/]+/index\\.ts$'] },
     },

@@ -1,6 +1,6 @@
 /** Median of many runs, ms, after a few to warm up. */
 export function median(work: () => void, runs = 60): number {
-  for (let i = 0; i < 5; i++) work();
+  for (let i = 0; i < Math.min(5, runs / 3); i++) work();
   const times = Array.from({ length: runs }, () => {
     const from = performance.now();
     work();

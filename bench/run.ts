@@ -6,7 +6,9 @@ import { archetypes, foldJob, nextStop, planDescent, readQuantity } from '@iron-
 import { descend, seeded, truthInside } from '@iron-cradle/core/rehearsal';
 import { unit } from 'mathjs';
 import { median, row } from './lib.ts';
+import { benchAppend } from './append.ts';
 import { benchDrag } from './drag.ts';
+import { benchLog } from './log.ts';
 import { benchReplan } from './replan.ts';
 import { benchRoute } from './route.ts';
 import { benchTank } from './tank.ts';
@@ -31,6 +33,8 @@ row(`folding a descent of ${log.length} entries`, fold, 'reading it as JSON', pa
 row('next stop, 8 connections', stop, 'reading the log as JSON', parse);
 row('whole descent foreseen', plan, 'one next stop', stop);
 row('reading a hundred quantities', read, 'the same by a unit library', reference);
+benchLog();
+await benchAppend().catch((error: Error) => console.log(`appending: not measured, ${error.message}`));
 await benchRoute();
 await benchTank();
 await benchReplan().catch((error: Error) => console.log(`replanning: not measured, ${error.message}`));

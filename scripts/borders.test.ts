@@ -40,18 +40,10 @@ afterAll(() => rmSync(house, { recursive: true, force: true }));
 
 const broken = (config: string, ...folders: string[]): string[] => {
   const bin = join(root, 'node_modules/dependency-cruiser/bin/dependency-cruise.mjs');
-  const run = spawnSync(
-    process.execPath,
-    [
-      bin,
-      '--config',
-      join(root, config),
-      '--output-type',
-      'json',
-      ...folders,
-    ],
-    { cwd: house, encoding: 'utf8' },
-  );
+  const run = spawnSync(process.execPath, [bin, '--config', join(root, config), '--output-type', 'json', ...folders], {
+    cwd: house,
+    encoding: 'utf8',
+  });
   const { summary } = JSON.parse(run.stdout) as { summary: { violations: { rule: { name: string } }[] } };
   return [...new Set(summary.violations.map((v) => v.rule.name))].sort();
 };

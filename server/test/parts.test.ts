@@ -1,5 +1,14 @@
 import { IsInt, Min } from 'class-validator';
-import { checkBody, foldJob, InputError, inWords, recordLines, stationNow, summaryOf, type Entry } from '@iron-cradle/core';
+import {
+  checkBody,
+  foldJob,
+  InputError,
+  inWords,
+  recordLines,
+  stationNow,
+  summaryOf,
+  type Entry,
+} from '@iron-cradle/core';
 import { readConfig } from '../src/config.ts';
 import { demoJobs } from '../src/demo/jobs.ts';
 import { demoVehicles } from '../src/demo/vehicles.ts';

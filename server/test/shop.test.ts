@@ -49,7 +49,6 @@ describe('the shop’s figures in its jobs', () => {
     const { json: later } = await one.call('GET', '/jobs/job-figures/entries');
     expect(later.entries.map((e: Entry) => e.kind)).toEqual(['opened', 'shopFigures', 'shopFigures']);
   });
-
 });
 
 describe('instruments', () => {

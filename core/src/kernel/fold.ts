@@ -3,7 +3,7 @@ import { createDraft, finishDraft, freeze, type Draft } from 'immer';
 import type { RawEntry } from './entry.ts';
 import type { EventName, Events } from './events.ts';
 import type { Kind, Moment, Slice } from './kind.ts';
-import { knows, placeIn, whyNotTakenBack } from './knowledge.ts';
+import { knows, whyNotTakenBack } from './knowledge.ts';
 import { headOf, Ledgering } from './order.ts';
 import { readAs, type Registry } from './registry.ts';
 import type { KernelState } from './state.ts';
@@ -87,7 +87,7 @@ class Run<S extends KernelState> {
     const late: string[] = [];
     const take = (id: string) => {
       this.taken.add(id);
-      const place = placeIn(heads, id);
+      const place = this.ledger.placeOf(id);
       if (place >= 0 && place < before) throw new FoldWhole();
     };
     for (const raw of fresh) {
@@ -106,7 +106,7 @@ class Run<S extends KernelState> {
           else take(head.names);
         }
       }
-      heads.push(head);
+      this.ledger.add(head);
       this.planned.push({ entry, kind, place });
       if (kind.closes && numbered) closed = place;
       if (kind.reopens && numbered) {
@@ -189,7 +189,7 @@ class Run<S extends KernelState> {
       at: entry.at,
       entry: decided ? { ...entry, decided } : entry,
       knew: (id) => {
-        const other = placeIn(ledger.heads, id);
+        const other = ledger.placeOf(id);
         const found = ledger.heads[other];
         return found !== undefined && knows(head, found, other);
       },

@@ -38,9 +38,11 @@ export class Ledgering {
   twoDevices: Record<string, TwoDevices>;
   private touched: Record<string, readonly number[]>;
   private own = new Map<string, number[]>();
+  private places: Map<string, number>;
 
   constructor(base: KernelState | null) {
     this.heads = [...(base?.heads ?? [])];
+    this.places = new Map(this.heads.map((head, place) => [head.id, place]));
     this.lastSeq = base?.lastSeq ?? 0;
     this.newest = base?.newest ?? '';
     this.closedAt = base?.closedAt ?? null;
@@ -49,6 +51,15 @@ export class Ledgering {
     this.twoDevices = base?.twoDevices ?? {};
     this.touched = base?.touched ?? {};
   }
+
+  /** Puts an entry next in the log. */
+  add(head: Head): void {
+    this.places.set(head.id, this.heads.length);
+    this.heads.push(head);
+  }
+
+  /** Place of an entry in the log; -1 where it is not there. */
+  placeOf = (id: string): number => this.places.get(id) ?? -1;
 
   /** From now on the entry counts. */
   count(place: number): Head {

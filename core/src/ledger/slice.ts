@@ -75,9 +75,12 @@ export function open(
 
 /** Closes openings of a thing; what is closed already stays as it was. */
 function close(own: Draft<LedgerSlice>, key: string, ids: readonly string[], moment: Moment, backAt: number): void {
-  for (const opening of own.openings)
-    if (ids.includes(opening.id) && opening.closedIn === null)
+  for (const id of ids) {
+    // What is closed was opened lately: looked for from the newest on.
+    const opening = own.openings.findLast((o) => o.id === id);
+    if (opening?.closedIn === null)
       Object.assign(opening, { closedIn: moment.id, backAt, backBy: moment.by, capped: false });
+  }
   own.off[key] = (own.off[key] ?? []).filter((id) => !ids.includes(id));
 }
 
@@ -128,8 +131,8 @@ export const ledgerSlice = defineSlice<LedgerSlice, LedgerFacts>({
     },
     wentBack: (own, { key, openings }, moment, tell, { pose }) => {
       close(own, key, openings, moment, deepest(pose));
-      const supports = own.openings.filter((o) => o.kind === 'support');
-      if (key.startsWith('support:') && supports.every((o) => o.closedIn !== null)) tell('supportsBack', {});
+      const stillOff = ([other, open]: [string, readonly string[]]) => other.startsWith('support:') && open.length > 0;
+      if (key.startsWith('support:') && !Object.entries(own.off).some(stillOff)) tell('supportsBack', {});
     },
     blocksAgain: (own, { key }, moment, _tell, { pose }) => close(own, key, own.off[key] ?? [], moment, deepest(pose)),
     ring: (own, { state }, moment) => {

@@ -22,8 +22,12 @@ export async function openDatabase(url: string, tell: (text: string) => void = (
   const beside = new URL(url);
   const name = beside.pathname.slice(1);
   beside.pathname = `/${name}${BESIDE}`;
-  tell(`The database “${name}” is of a former version. It stays as it is; a new one, “${name}${BESIDE}”, is used beside it.`);
-  await sequelize.query(`CREATE DATABASE IF NOT EXISTS \`${name}${BESIDE}\` CHARACTER SET utf8mb4`, { type: QueryTypes.RAW });
+  tell(
+    `The database “${name}” is of a former version. It stays as it is; a new one, “${name}${BESIDE}”, is used beside it.`,
+  );
+  await sequelize.query(`CREATE DATABASE IF NOT EXISTS \`${name}${BESIDE}\` CHARACTER SET utf8mb4`, {
+    type: QueryTypes.RAW,
+  });
   await sequelize.close();
   return ready(await connected(beside.href));
 }

@@ -194,7 +194,10 @@ export function defineModels(sequelize: Sequelize) {
     },
     { sequelize, tableName: 'entries' },
   );
-  BoundRefusal.init({ id: key(), jobId: word(), refusal: { type: text, allowNull: false } }, { sequelize, tableName: 'refusals' });
+  BoundRefusal.init(
+    { id: key(), jobId: word(), refusal: { type: text, allowNull: false } },
+    { sequelize, tableName: 'refusals' },
+  );
   BoundJobState.init(
     { jobId: key(), seq: number(), hash: word(), build: word(), state: { type: text, allowNull: false } },
     { sequelize, tableName: 'job_states' },

@@ -1,10 +1,4 @@
-import {
-  InputError,
-  instruments,
-  readInstrument,
-  type InstrumentKind,
-  type JobState,
-} from '@iron-cradle/core';
+import { InputError, instruments, readInstrument, type InstrumentKind, type JobState } from '@iron-cradle/core';
 import { Router, type Request } from 'express';
 import { notFound, signInFirst } from '../http/problem.ts';
 import type { States } from '../jobs/states.ts';

@@ -53,7 +53,12 @@ class Adding {
     const { db, transaction } = this;
     this.job ??= await firstRow(db, this.jobId, transaction);
     const decided = decidedOf(this.state, read);
-    const numbered = { ...read, ...(decided ? { decided } : {}), seq: this.job.lastSeq + 1, received: new Date().toISOString() };
+    const numbered = {
+      ...read,
+      ...(decided ? { decided } : {}),
+      seq: this.job.lastSeq + 1,
+      received: new Date().toISOString(),
+    };
     const row = rowOf(numbered);
     const hash = hashOf(this.job.lastHash, row);
     await db.models.Entry.create({ ...row, hash }, { transaction });
@@ -68,7 +73,12 @@ class Adding {
   /** The server's own entry: the shop's figures are these from now on. */
   async bringFigures(figures: ShopFigures, by: string): Promise<void> {
     const { state } = this;
-    if (!state || state.signed || (Object.keys(figures) as (keyof ShopFigures)[]).every((k) => state.shop[k] === figures[k])) return;
+    if (
+      !state ||
+      state.signed ||
+      (Object.keys(figures) as (keyof ShopFigures)[]).every((k) => state.shop[k] === figures[k])
+    )
+      return;
     const n = state.heads.filter((head) => head.device === SERVER_DEVICE).length + 1;
     await this.add({
       id: `figures-${this.jobId}-${n}`.slice(0, 60),
@@ -122,7 +132,11 @@ async function adding<T>(
  * Appends entries in order, in one transaction: an entry already there is only confirmed, one that was refused before gets
  * the same answer, one that can't be read is kept back and the others go on.
  */
-export const append = (db: Database, states: States, { jobId, entries, personId, figures }: Appending): Promise<Appended> =>
+export const append = (
+  db: Database,
+  states: States,
+  { jobId, entries, personId, figures }: Appending,
+): Promise<Appended> =>
   adding(db, states, jobId, async (job, transaction) => {
     const { Entry, Refusal: Refusals } = db.models;
     for (const raw of entries) {
@@ -130,7 +144,13 @@ export const append = (db: Database, states: States, { jobId, entries, personId,
       const there = await Entry.findByPk(id, { transaction });
       if (there) {
         const { seq, received, hash, decided } = there;
-        job.result.accepted.push({ id, seq, received, hash, ...(decided ? { decided: JSON.parse(decided) as never } : {}) });
+        job.result.accepted.push({
+          id,
+          seq,
+          received,
+          hash,
+          ...(decided ? { decided: JSON.parse(decided) as never } : {}),
+        });
         continue;
       }
       const before = await Refusals.findByPk(id, { transaction });
@@ -140,7 +160,10 @@ export const append = (db: Database, states: States, { jobId, entries, personId,
       }
       try {
         const read = readEntry(raw, jobId, job.state);
-        const goesWith = read.kind === 'takeBack' ? await Refusals.findByPk((read.body as { entry: string }).entry, { transaction }) : null;
+        const goesWith =
+          read.kind === 'takeBack'
+            ? await Refusals.findByPk((read.body as { entry: string }).entry, { transaction })
+            : null;
         const refusal = goesWith
           ? ({ text: 'what it takes back was refused', todo: 'go on', owed: [] } satisfies Refusal)
           : ((await refusalOutside(db, read, personId, transaction)) ?? refusalOf(job.state, read));

@@ -109,9 +109,11 @@ async function photosOf(file: JobFileBody, state: JobState): Promise<{ id: strin
 
 /** An entry of a file as a row. @throws InputError for a field that can't be one */
 function rowFrom(entry: Numbered, jobId: string, i: number): Chained {
-  for (const field of ['id', 'at', 'by', 'kind', 'hash', 'device', 'received'] as const) text(entry[field], `entries[${i}].${field}`);
+  for (const field of ['id', 'at', 'by', 'kind', 'hash', 'device', 'received'] as const)
+    text(entry[field], `entries[${i}].${field}`);
   for (const field of ['seq', 'n', 'version'] as const)
-    if (!Number.isInteger(entry[field])) throw new InputError(`entries[${i}].${field}`, String(entry[field]), 'a whole number');
+    if (!Number.isInteger(entry[field]))
+      throw new InputError(`entries[${i}].${field}`, String(entry[field]), 'a whole number');
   if (entry.on !== null) text(entry.on, `entries[${i}].on`);
   return { ...rowOf({ ...entry, jobId }), hash: entry.hash };
 }

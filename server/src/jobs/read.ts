@@ -1,5 +1,14 @@
 import type { Transaction } from 'sequelize';
-import { checkBody, InputError, isKind, refused, versionOf, type JobState, type RawEntry, type Refusal } from '@iron-cradle/core';
+import {
+  checkBody,
+  InputError,
+  isKind,
+  refused,
+  versionOf,
+  type JobState,
+  type RawEntry,
+  type Refusal,
+} from '@iron-cradle/core';
 import type { Database } from '../db/connect.ts';
 
 /** One thing that is wrong with an entry. */
@@ -30,7 +39,12 @@ const isWord = (value: unknown): value is string => typeof value === 'string' &&
  */
 export function readEntry(raw: unknown, jobId: string, state: JobState | null): RawEntry {
   const { kind, version, at, by, device, n, on, body, said } = raw as Record<string, unknown>;
-  needs(typeof kind === 'string' && isKind(kind), 'kind', kind, 'a kind of entry this server knows: update the application');
+  needs(
+    typeof kind === 'string' && isKind(kind),
+    'kind',
+    kind,
+    'a kind of entry this server knows: update the application',
+  );
   needs(version === versionOf(kind as string), 'version', version, `version ${versionOf(kind as string)} of this kind`);
   needs(typeof at === 'string' && !Number.isNaN(Date.parse(at)), 'at', at, 'a time: check the clock of this device');
   needs(isWord(by), 'by', by, 'somebody who works here');
@@ -42,7 +56,12 @@ export function readEntry(raw: unknown, jobId: string, state: JobState | null): 
   needs(Boolean(held), 'on', on, 'an entry this server holds: its history may have been put back');
   if (said !== undefined) {
     const { by: first, at: when } = (said ?? {}) as Record<string, unknown>;
-    needs(isWord(first) && typeof when === 'string' && !Number.isNaN(Date.parse(when)), 'said', first, 'who said it first, and when');
+    needs(
+      isWord(first) && typeof when === 'string' && !Number.isNaN(Date.parse(when)),
+      'said',
+      first,
+      'who said it first, and when',
+    );
   }
   return {
     id: idOf(raw),
@@ -79,6 +98,7 @@ export async function refusalOutside(
   if (entry.kind !== 'exception') return null;
   const { gate, item, lead, approval } = entry.body as { gate: number; item: string; lead: string; approval: string };
   const given = await db.models.Approval.findByPk(approval, { transaction });
-  const fits = given && given.jobId === entry.jobId && given.lead === lead && given.gate === gate && given.item === item;
+  const fits =
+    given && given.jobId === entry.jobId && given.lead === lead && given.gate === gate && given.item === item;
   return fits ? null : refused('the lead has not allowed this exception', 'let the lead type their PIN on this device');
 }

@@ -98,7 +98,11 @@ export class States {
   }
 
   /** The nearest state that still stands in this history: at hand, or written down. */
-  private async from(jobId: string, had: Held | undefined, options: { transaction?: Transaction }): Promise<Held | null> {
+  private async from(
+    jobId: string,
+    had: Held | undefined,
+    options: { transaction?: Transaction },
+  ): Promise<Held | null> {
     const { Entry, JobState: Rows } = this.db.models;
     const stands = async (held: Held) =>
       (await Entry.findOne({ where: { jobId, seq: held.seq }, attributes: ['hash'], ...options }))?.hash === held.hash;

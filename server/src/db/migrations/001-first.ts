@@ -19,7 +19,12 @@ export async function up(q: QueryInterface): Promise<void> {
     failed: { ...number(), defaultValue: 0 },
     locked_until: { type: DataTypes.DATE(3), allowNull: true },
   });
-  await q.createTable('vehicles', { id: key(), name: word(80), mounting: word(20), document: { type: text, allowNull: false } });
+  await q.createTable('vehicles', {
+    id: key(),
+    name: word(80),
+    mounting: word(20),
+    document: { type: text, allowNull: false },
+  });
   await q.createTable('vehicle_versions', {
     vehicle_id: key(),
     version: { type: DataTypes.INTEGER, primaryKey: true },
@@ -69,12 +74,23 @@ export async function up(q: QueryInterface): Promise<void> {
   await q.createTable('tag_blocks', { job_id: key(), device: key(), block: number() });
   await q.addIndex('tag_blocks', ['job_id', 'block'], { unique: true });
   // Numbers the server gave out for what no file lists.
-  await q.createTable('tag_numbers', { job_id: key(), number: { type: DataTypes.INTEGER, primaryKey: true }, given_for: word(60) });
+  await q.createTable('tag_numbers', {
+    job_id: key(),
+    number: { type: DataTypes.INTEGER, primaryKey: true },
+    given_for: word(60),
+  });
   await q.createTable('photos', {
     id: key(),
     job_id: ofJob(),
     type: word(40),
     bytes: { type: DataTypes.BLOB('long'), allowNull: false },
   });
-  await q.createTable('approvals', { id: key(), job_id: word(60), lead: word(60), gate: number(), item: word(40), given: moment() });
+  await q.createTable('approvals', {
+    id: key(),
+    job_id: word(60),
+    lead: word(60),
+    gate: number(),
+    item: word(40),
+    given: moment(),
+  });
 }

@@ -1,3 +1,3 @@
 export { readInstrument } from './read.ts';
-export { BLEEDING } from './truth.ts';
+export { BLEEDING } from './now.ts';
 export { instruments, type Instrument, type InstrumentKind, type Reading } from './types.ts';

@@ -1,10 +1,12 @@
+import { descend } from '../rehearsal/index.ts';
 import type { Complaint } from '../order/index.ts';
 import { BURSTS } from '../tank/index.ts';
 import { type Entry, foldJob, type JobState, logWriter } from '../job/index.ts';
 import { seeded } from '../rehearsal/index.ts';
 import { archetypes } from '../vehicle/index.ts';
 import { BLEEDING, instruments, readInstrument } from './index.ts';
-import { hiddenTruth, nowOf } from './truth.ts';
+import { hiddenTruth } from '../truth/index.ts';
+import { nowOf } from './now.ts';
 
 const rail = archetypes[0]!;
 const write = logWriter('job');
@@ -28,6 +30,12 @@ describe('what a demo job hides', () => {
     expect(truth.emptyMass).toBeGreaterThanOrEqual(rail.tank.emptyMass.lo);
     expect(truth.emptyMass).toBeLessThanOrEqual(rail.tank.emptyMass.hi);
     expect(truth.pumpFlow).toBe(0);
+    // Under the vehicle too: a rehearsal of the job meets the same truth as its instruments.
+    for (const line of rail.connections) {
+      expect(truth.slack[line.id]).toBeGreaterThanOrEqual(line.slack.lo);
+      expect(truth.slack[line.id]).toBeLessThanOrEqual(line.slack.hi);
+    }
+    expect(descend(rail, truth, seeded(2)).end).not.toBe('pulled');
   });
 });
 

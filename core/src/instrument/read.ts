@@ -1,6 +1,7 @@
 import { InputError } from '../errors/index.ts';
 import type { JobState } from '../job/index.ts';
-import { hiddenTruth, nowOf } from './truth.ts';
+import { hiddenTruth } from '../truth/index.ts';
+import { nowOf } from './now.ts';
 import { instruments, type Channel, type InstrumentKind, type Reading } from './types.ts';
 
 /** Two families of senders; which one a demo vehicle has follows its file, else the older one. */

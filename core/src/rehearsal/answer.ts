@@ -4,7 +4,7 @@ import { isOff } from '../ledger/index.ts';
 import { dropAt, type Pose } from '../pose/index.ts';
 import type { Stop } from '../stops/index.ts';
 import { keyOf, lineOf } from '../vehicle/index.ts';
-import type { Truth } from './truth.ts';
+import type { Truth } from '../truth/index.ts';
 
 /** What came of a stop under a vehicle whose truth is hidden. */
 interface Observation {

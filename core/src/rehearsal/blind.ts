@@ -1,5 +1,5 @@
 import type { VehicleFile } from '../vehicle/index.ts';
-import type { Truth } from './truth.ts';
+import type { Truth } from '../truth/index.ts';
 
 /** Without a plan, what people do: 25 mm at a time, part whatever a hand then gets to, look at nothing. */
 export interface Blind {

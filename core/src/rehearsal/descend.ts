@@ -5,7 +5,7 @@ import { dropAt } from '../pose/index.ts';
 import { nextStop } from '../stops/index.ts';
 import { keyOf, lineOf, type VehicleFile } from '../vehicle/index.ts';
 import { answer, realHands, type Hands } from './answer.ts';
-import type { Truth } from './truth.ts';
+import type { Truth } from '../truth/index.ts';
 
 export interface Descent {
   /** `out`: on the ground; `held`: something holds that nobody could free; `pulled`: a line went past its slack. */

@@ -1,4 +1,3 @@
+export { randomVehicle, seeded, truthInside } from '../truth/index.ts';
 export { answer } from './answer.ts';
 export { descend } from './descend.ts';
-export { seeded } from './random.ts';
-export { randomVehicle, truthInside } from './truth.ts';

@@ -4,7 +4,7 @@ import { completed, type Entry, foldJob, logWriter, owed, refusalOf } from '../j
 import { descend, randomVehicle, seeded, truthInside } from './index.ts';
 import { blind, type Blind } from './blind.ts';
 import { type Descent } from './descend.ts';
-import { truthOutside, withSnag } from './truth.ts';
+import { truthOutside, withSnag } from '../truth/index.ts';
 
 const VEHICLES = 2000;
 

@@ -1,5 +1,5 @@
 import highsLoader, { type Highs } from 'highs';
-import { seeded } from '../rehearsal/index.ts';
+import { seeded } from '../truth/index.ts';
 import { solve } from './index.ts';
 import { highsModel } from './testing/highsModel.ts';
 import { randomModel, type Size } from './testing/randomModel.ts';

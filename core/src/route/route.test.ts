@@ -1,4 +1,4 @@
-import { seeded } from '../rehearsal/index.ts';
+import { seeded } from '../truth/index.ts';
 import { solve } from './index.ts';
 import { checkRoute } from './testing/checkRoute.ts';
 import { exhaustive } from './testing/exhaustive.ts';

@@ -1,6 +1,6 @@
 import Module from 'manifold-3d';
 import type { Manifold } from 'manifold-3d';
-import { seeded } from '../rehearsal/index.ts';
+import { seeded } from '../truth/index.ts';
 import { contentsBelow, surfaceAt, trappedFuel, upOf, type TankShape } from './index.ts';
 import { outlineOf } from './outline.ts';
 import { solidOf } from './solid.ts';

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { seeded } from '../rehearsal/index.ts';
+import { seeded } from '../truth/index.ts';
 import { area, below, prism, together, volumeBelow } from './mesh.ts';
 import { outlineOf } from './outline.ts';
 import { solidOf } from './solid.ts';

@@ -20,7 +20,7 @@ import { below } from './mesh.ts';
 import { outlineOf } from './outline.ts';
 import { solidFrom } from './solid.ts';
 import { randomShape, twoLobes } from './testing.ts';
-import { seeded } from '../rehearsal/index.ts';
+import { seeded } from '../truth/index.ts';
 
 const box: TankShape = { kind: 'box', length: 1000, width: 400, height: 200 };
 const round: TankShape = { kind: 'cylinder', length: 1000, width: 500, height: 500 };

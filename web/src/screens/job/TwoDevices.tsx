@@ -7,6 +7,7 @@ import {
   poseInWords,
   readQuantity,
   resourceName,
+  samePose,
   splitKey,
   unsettledKeys,
   type Entry,
@@ -64,7 +65,7 @@ export function TwoDevices() {
           </section>
         ))}
       </div>
-      <div className="mt-auto pt-4">
+      <div className="mt-auto pt-4 wide:mt-4">
         <Truth key={key} about={key} between={between} devices={devices} />
       </div>
     </main>
@@ -116,8 +117,12 @@ function WhereItHangs({ between, devices, onSay }: Disputed & { onSay: (pose: Po
   const { state, log } = useJob();
   const units = useUnits();
   const { ends, length } = state.vehicle;
-  const said = devices.flatMap((device) => asDeviceSays(log, between, device)?.pose ?? []);
-  const poses = [...new Map(said.map((pose) => [`${pose.f}/${pose.r}`, pose])).values()];
+  const said = devices.flatMap((device, i) => {
+    const pose = asDeviceSays(log, between, device)?.pose;
+    return pose ? [{ pose, name: `device ${i + 1}` }] : [];
+  });
+  const poses = [...new Map(said.map(({ pose }) => [`${pose.f}/${pose.r}`, pose])).values()];
+  const whose = (pose: Pose) => said.flatMap((one) => (samePose(one.pose, pose) ? [one.name] : [])).join(' and ');
   const [chosen, setChosen] = useState<string | null>(null);
   const [typed, setTyped] = useState({ f: '', r: '' });
   const read = (text: string): number | null => {
@@ -141,7 +146,15 @@ function WhereItHangs({ between, devices, onSay }: Disputed & { onSay: (pose: Po
         onChoose={setChosen}
         columns="grid-cols-1 mid:grid-cols-3"
         options={[
-          ...poses.map((p) => ({ value: `${p.f}/${p.r}`, label: poseInWords(p, ends, units) })),
+          ...poses.map((p) => ({
+            value: `${p.f}/${p.r}`,
+            label: (
+              <span>
+                {poseInWords(p, ends, units)}
+                <span className="block text-base font-normal text-quiet">as {whose(p)} has it</span>
+              </span>
+            ),
+          })),
           { value: 'own', label: 'Elsewhere: measure it' },
         ]}
       />

@@ -83,7 +83,12 @@ export function atJob(screen: ReactElement, entries: Entry[] = logOf([]), units:
           kind,
           body,
         ) as Bodies[typeof kind];
-        log.push({ ...write(kind, whole), id: `screen-${log.length}`, n: log.length + 1 } as Entry);
+        log.push({
+          ...write(kind, whole),
+          id: `screen-${log.length}`,
+          n: log.length + 1,
+          on: log.findLast((e) => e.seq)?.id ?? null,
+        } as Entry);
         setState(foldJobOn(null, () => log, log)!);
         return Promise.resolve();
       };

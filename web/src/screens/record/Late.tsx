@@ -1,5 +1,6 @@
 import { entryInWords, type JobState } from '@iron-cradle/core';
 import { useState } from 'react';
+import { useUnits } from '../../app/units.ts';
 import { useEnter, useJobView } from '../../log/useJob.ts';
 import { Strap } from '../../look/Strap.tsx';
 import { Shape } from '../../look/Shapes.tsx';
@@ -14,6 +15,7 @@ import { TextField } from '../../ui/TextField.tsx';
 export function Late({ jobId, state, onDone }: { jobId: string; state: JobState; onDone: () => void }) {
   const me = useMe().data?.person;
   const name = useNames();
+  const units = useUnits();
   const { log } = useJobView(jobId);
   const { enter, problem } = useEnter(jobId);
   const [opening, setOpening] = useState(false);
@@ -39,7 +41,7 @@ export function Late({ jobId, state, onDone }: { jobId: string; state: JobState;
               const entry = log.find((e) => e.id === id);
               return (
                 <li key={id} className="py-2">
-                  {entry ? entryInWords(state, entry) : kind} <span className="text-quiet">({name(by)})</span>
+                  {entry ? entryInWords(state, entry, units) : kind} <span className="text-quiet">({name(by)})</span>
                 </li>
               );
             })}

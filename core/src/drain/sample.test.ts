@@ -1,3 +1,4 @@
+import { inWords } from '../quantity/index.ts';
 import { judgeSample, sampleLooks } from './index.ts';
 
 describe('a sample in glass (common practice, no source)', () => {
@@ -23,7 +24,7 @@ describe('a sample in glass (common practice, no source)', () => {
   test('what it is stays unproven, and what petrol holds of water is said where there is water', () => {
     for (const { id } of sampleLooks) {
       const said = judgeSample(id, 'petrol')
-        .verdict.reasons.map((r) => r.text)
+        .verdict.reasons.map((r) => inWords(r.text))
         .join('; ');
       expect(/laboratory/.test(said)).toBe(id !== 'clear');
     }

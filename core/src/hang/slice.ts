@@ -202,7 +202,7 @@ export const hangSlice = defineSlice<HangSlice, HangFacts>({
   record: (state) =>
     standingPulls(state as HangSlice & HangFacts).map(({ key, words, by, at }): RecordLine => ({
       under: 'flags',
-      text: `${fileName(state.vehicle, key) ?? key} was pulled${words ? `: ${words}` : ''}`,
+      text: say`${fileName(state.vehicle, key) ?? key} was pulled${words ? say`: ${words}` : ''}`,
       by,
       at,
     })),

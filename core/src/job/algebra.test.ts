@@ -1,6 +1,6 @@
 import { inWords } from '../quantity/index.ts';
 import type { Entry } from './index.ts';
-import { foldJob, foldJobOn, owed, refusalOf } from './index.ts';
+import { foldJob, foldJobOn, owed, recordLines, refusalOf } from './index.ts';
 import { jobAt } from './testing.ts';
 
 /** The rules of the log, each on the smallest job that shows it. Entries of a second device are written as it would. */
@@ -197,5 +197,31 @@ describe('after the signature', () => {
       /addendum|reopen/,
     );
     expect(refusalOf(state, elsewhere(log, 1, 'addendum', { text: 'cold and dry' }))).toBeNull();
+  });
+});
+
+describe('figures in what is said of a job', () => {
+  const pulled = () => {
+    const job = jobAt();
+    const look = { asked: true, tight: [], nearly: [], allFist: true, reachable: [] };
+    job.log('stopDone', { to: { f: 250, r: 250 }, off: [], capped: [], look, notDone: [] });
+    return job;
+  };
+
+  test('a pull is flagged with what the line allows and where the tank went, in the reader’s units', () => {
+    const { state } = pulled();
+    const flag = recordLines(state).find((line) => inWords(line.text).includes('was pulled: it allows'))!;
+    expect(inWords(flag.text)).toMatch(/^[\w ]+ was pulled: it allows \d+ mm, the tank went to \d+ mm$/);
+    expect(inWords(flag.text, 'us')).toMatch(/it allows [\d /]+ in, the tank went to [\d /]+ in$/);
+  });
+
+  test('the signature is refused with the height as a figure, 250 mm being 9 13/16 in', () => {
+    const job = pulled();
+    for (const debt of owed(job.state).filter((d) => d.id !== 'pose'))
+      job.log('deviation', { debt: debt.id, what: inWords(debt.text), reason: 'tried', who: 'Bo', due: 'Friday' });
+    const refusal = refusalOf(job.state, job.write('signed', {}))!;
+    expect(inWords(refusal.text)).toBe('not yet: tank hangs 250 mm below home');
+    // 250 / 25.4 = 9.8425 in: between 13/16 (.8125) and 7/8 (.875) of an inch, nearer to 13/16.
+    expect(inWords(refusal.text, 'us')).toMatch(/^not yet: tank hangs 9 13\/16 in below home$/);
   });
 });

@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { inWords } from '../quantity/index.ts';
 import { owed } from '../job/index.ts';
 import { anyLog, anyQueues, deliver, interleavings } from '../job/testing.ts';
 import { foldJob, foldJobOn, type Entry, type JobState } from '../job/index.ts';
@@ -64,7 +65,7 @@ const meaning = ({ state, refused }: ReturnType<typeof deliver>) => ({
       .sort(),
   ),
   debts: owed(state)
-    .map((d) => `${d.id} ${d.text}`)
+    .map((d) => `${d.id} ${inWords(d.text)}`)
     .sort(),
   pose: state.pose,
 });

@@ -198,7 +198,7 @@ export function couldStop(state: NeededFacts, heldBy: string | null): CouldStop[
   for (const line of compareOpen(state)) list.push({ text: `${line.name}: old part against new`, why: line.why });
   const unsure = needed.filter((x) => x.here === 'unknown' && (x.rule === 'always' || x.rule === 'mayBreak'));
   for (const n of unsure)
-    list.push({ text: `${n.count > 1 ? `${n.count} ` : ''}${n.name}: here?`, why: `${ruleWord[n.rule]}: ${n.why}` });
+    list.push({ text: `${n.count > 1 ? `${n.count} ` : ''}${n.name}: here?`, why: say`${ruleWord[n.rule]}: ${n.why}` });
   if (answerTo(state, CAP_OPENS) === undefined)
     list.push({ text: 'filler cap: try it now', why: 'a locked cap whose key is missing stops the draining' });
   return list;

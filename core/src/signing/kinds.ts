@@ -1,5 +1,6 @@
 import { IsArray, IsOptional, IsString, Length, MaxLength } from 'class-validator';
 import { defineKind, refused, type Debt, type Kind } from '../kernel/index.ts';
+import { say } from '../quantity/index.ts';
 import type { SigningSlice } from './slice.ts';
 
 /** The signature. */
@@ -44,7 +45,7 @@ export const signedKind = <F>(owed: (state: Readonly<F>) => Debt[]): Kind<'signe
       const debts = owed(state);
       const first = debts[0];
       return first
-        ? refused(`not yet: ${first.text}`, 'close what is owed, or enter a deviation with a reason', debts)
+        ? refused(say`not yet: ${first.text}`, 'close what is owed, or enter a deviation with a reason', debts)
         : null;
     },
     apply: (own, _body, { id, by, at }) => {

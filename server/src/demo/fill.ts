@@ -1,4 +1,4 @@
-import { figuresOf } from '@iron-cradle/core';
+import { figuresOf, inWords } from '@iron-cradle/core';
 import type { Database } from '../db/connect.ts';
 import { append } from '../jobs/append.ts';
 import { States } from '../jobs/states.ts';
@@ -38,7 +38,7 @@ export async function fillWithDemo(db: Database, now = new Date()): Promise<bool
     const { jobId, by } = entries[0] ?? { jobId: '', by: '' };
     const { refused, keptBack } = await append(db, states, { jobId, entries, personId: by, figures });
     const wrong = refused[0]?.text ?? keptBack[0]?.errors[0]?.expected;
-    if (wrong) throw new Error(`The demo shop does not fit its own rules: ${wrong}`);
+    if (wrong) throw new Error(`The demo shop does not fit its own rules: ${inWords(wrong)}`);
   }
   await Setting.upsert({ name: 'demo', value: 'yes' });
   return true;

@@ -3,11 +3,13 @@ import { useMemo } from 'react';
 import { useMainUnit } from '../../app/units.ts';
 import { useJob } from '../../log/useJob.ts';
 import { Choice } from '../../ui/Choice.tsx';
+import { useWords } from '../../ui/Words.tsx';
 
 /** How far down the tank is to go: all the way out, or part-way with its top where two hands work on it. */
 export function HowFar() {
   const { state, answer } = useJob();
   const units = useMainUnit();
+  const words = useWords();
   const partway = useMemo(() => waysIn(state).find((w) => w.id === 'partway')!, [state]);
   if (descended(state) || state.signed) return null;
   const deep = Math.max(state.pose.f, state.pose.r) >= WORKING_HEIGHT;
@@ -29,7 +31,7 @@ export function HowFar() {
       />
       <p className="min-h-6 text-quiet">
         {cannot !== null && state.goal === null
-          ? `Not part-way: ${cannot}.`
+          ? `Not part-way: ${words(cannot)}.`
           : state.goal === null
             ? ''
             : `Only what holds it there comes off. It stays on the jack all the time.`}

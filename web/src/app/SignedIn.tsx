@@ -6,7 +6,8 @@ import { useMe } from '../net/queries.ts';
 export function SignedIn() {
   const me = useMe();
   const here = useLocation();
-  if (me.isPending) return <p className="p-6 text-quiet">Opening…</p>;
+  // What the device kept from before a sign-in says that nobody is: asked again before anybody is sent away.
+  if (me.isPending || (me.isFetching && !me.data?.person)) return <p className="p-6 text-quiet">Opening…</p>;
   if (!me.data?.person) return <Navigate to="/sign-in" state={{ from: here.pathname }} replace />;
   return (
     <Suspense fallback={<p className="p-6 text-quiet">Opening…</p>}>

@@ -33,7 +33,7 @@ export const finding = defineKind<'finding', FindingBody, ConditionSlice>({
   kind: 'finding',
   version: 1,
   Body: FindingBody,
-  apply: (own, body, { id, by, at }) => void own.findings.push({ ...body, id, by, at }),
+  apply: (own, body, { moment: { id, by, at } }) => void own.findings.push({ ...body, id, by, at }),
   touches: ({ what }) => (what === TEST_STOP ? { reads: ['key'], writes: ['test stop'] } : { reads: [], writes: [] }),
   words: ({ what }) => what,
   arbitrary: (f) => f.constant({ what: 'light film', where: 'floor', verdict: 'good' as const }),

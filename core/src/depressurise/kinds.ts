@@ -46,7 +46,7 @@ export const pressure = defineKind<'pressure', PressureBody, PressureSlice, Vehi
   kind: 'pressure',
   version: 1,
   Body: PressureBody,
-  apply: (own, body, { id }, _tell, { vehicle }) => {
+  apply: (own, body, { moment: { id }, facts: { vehicle } }) => {
     own.pressure = castDraft({ ...body, id, verdict: judgePressure(body, vehicle) });
     own.pressureEnded = null;
   },

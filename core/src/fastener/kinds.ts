@@ -55,7 +55,7 @@ export const torque = defineKind<'torque', TorqueBody, TorqueSlice, Facts>({
   version: 1,
   Body: TorqueBody,
   complete: (state, body) => (body.openings ? body : { ...body, openings: closedOpenings(state, body.key) }),
-  apply: (own, body, moment, _tell, facts) => {
+  apply: (own, body, { moment, facts }) => {
     const support = supportOf(facts.vehicle, splitKey(body.key).id);
     const fastener = facts.vehicle.fasteners.find((f) => f.id === support?.fastener);
     const range = fastener?.torque ? { ...fastener.torque, ...estimateOf(facts.vehicle, fastener.torque) } : null;

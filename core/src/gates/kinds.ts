@@ -44,7 +44,7 @@ export const gateItem = defineKind<'gateItem', GateItemBody, GatesSlice, Facts>(
   kind: 'gateItem',
   version: 1,
   Body: GateItemBody,
-  apply: (own, { gate, item, answer, words }, { id, by, at }, tell) => {
+  apply: (own, { gate, item, answer, words }, { moment: { id, by, at }, tell }) => {
     const one = own.gates[gate];
     const had = one.answers[item];
     one.answers[item] = { id, answer, words: words ?? null, by, at, excepted: null };
@@ -105,7 +105,7 @@ export const gate = defineKind<'gate', GateBody, GatesSlice, Facts>({
     );
   },
   decide: (state, body) => decide(state, body.gate),
-  apply: (own, body, { id, by, at, entry }) => {
+  apply: (own, body, { moment: { id, by, at, entry } }) => {
     const one = own.gates[body.gate];
     const passed = {
       id,
@@ -129,7 +129,7 @@ export const exception = defineKind<'exception', ExceptionBody, GatesSlice, Fact
   kind: 'exception',
   version: 1,
   Body: ExceptionBody,
-  apply: (own, { gate: number, item, reason, lead }, { id, by, at }) => {
+  apply: (own, { gate: number, item, reason, lead }, { moment: { id, by, at } }) => {
     const had = own.gates[number].answers[item];
     const { answer, words } = had ?? { answer: 'excepted', words: null };
     own.gates[number].answers[item] = { id, answer, words, by, at, excepted: { reason, lead } };

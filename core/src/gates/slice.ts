@@ -126,7 +126,7 @@ export const gatesSlice = defineSlice<GatesSlice, GatesFacts>({
   name: 'gates',
   start: () => ({ gates: { 1: closed(), 2: closed(), 3: closed(), 4: closed() }, crossings: [], liveParted: [] }),
   hears: {
-    cameOff: (own, { key }, moment, _tell, facts) => {
+    cameOff: (own, { key }, { moment, facts }) => {
       const { kind, id } = splitKey(key);
       const line = kind === 'line' ? lineOf(facts.vehicle, id) : undefined;
       if (line) crossed(own, 1, `${line.name} was opened`, moment, facts);
@@ -135,7 +135,7 @@ export const gatesSlice = defineSlice<GatesSlice, GatesFacts>({
       own.liveParted.push(moment.id);
       end(own, 4, `${line.name} was parted since`, moment);
     },
-    moved: (own, { from, to }, moment, _tell, facts) => {
+    moved: (own, { from, to }, { moment, facts }) => {
       if (isHome(from) && !isHome(to)) crossed(own, 2, say`lowered to ${mm(deepest(to))}`, moment, facts);
       const { goal, vehicle, rings } = facts;
       const closed =
@@ -143,21 +143,21 @@ export const gatesSlice = defineSlice<GatesSlice, GatesFacts>({
       const benched = deepest(from) >= vehicle.clear || (goal !== null && Math.min(from.f, from.r) >= goal);
       if (benched && deepest(to) < deepest(from) && !closed) crossed(own, 3, 'the tank went up', moment, facts);
     },
-    ring: (own, { state }, moment, _tell, facts) => {
+    ring: (own, { state }, { moment, facts }) => {
       if (state === 'closed') crossed(own, 3, 'the ring was closed', moment, facts);
       end(own, 3, `the ring was ${state} since`, moment);
     },
-    supportsBack: (own, _event, moment) => end(own, 2, 'the supports are back on', moment),
-    vehicleMoved: (own, _event, moment) => end(own, 1, 'the vehicle was moved since', moment, ['support', 'air']),
-    keyOn: (own, _event, moment, _tell, facts) => {
+    supportsBack: (own, _event, { moment }) => end(own, 2, 'the supports are back on', moment),
+    vehicleMoved: (own, _event, { moment }) => end(own, 1, 'the vehicle was moved since', moment, ['support', 'air']),
+    keyOn: (own, _event, { moment, facts }) => {
       if (own.liveParted.some(moment.knew)) crossed(own, 4, 'the key was turned on', moment, facts);
       end(own, 1, 'the key was turned on since', moment, ['pressure']);
     },
-    battery: (own, { on }, moment) => {
+    battery: (own, { on }, { moment }) => {
       if (on) end(own, 2, 'the battery was put on since', moment, ['battery']);
       else end(own, 4, 'the battery was taken off since', moment, ['battery']);
     },
-    fuelChanged: (own, { in: came }, moment) => {
+    fuelChanged: (own, { in: came }, { moment }) => {
       if (came) end(own, 2, 'litres went in since', moment, ['witnesses', 'mass']);
     },
   },

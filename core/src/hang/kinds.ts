@@ -39,7 +39,7 @@ export const stopDone = defineKind<'stopDone', StopDoneBody, HangSlice, HangFact
   kind: 'stopDone',
   version: 1,
   Body: StopDoneBody,
-  apply: (own, body, moment, tell, facts) => {
+  apply: (own, body, { moment, tell, facts }) => {
     const from = moveTo(own, body.to, 'stop', moment, facts);
     leave(own, body);
     tellStop(body, from, tell);
@@ -54,7 +54,7 @@ export const crept = defineKind<'crept', CreptBody, HangSlice, HangFacts>({
   kind: 'crept',
   version: 1,
   Body: CreptBody,
-  apply: (own, body, moment, tell, facts) => {
+  apply: (own, body, { moment, tell, facts }) => {
     const from = moveTo(own, body.to, 'creep', moment, facts);
     leave(own, body);
     tellStop(body, from, tell);
@@ -72,7 +72,7 @@ export const moved = defineKind<'moved', MovedBody, HangSlice, HangFacts>({
   kind: 'moved',
   version: 1,
   Body: MovedBody,
-  apply: (own, { to }, moment, tell, facts) => {
+  apply: (own, { to }, { moment, tell, facts }) => {
     const from = moveTo(own, to, 'stop', moment, facts);
     tell('moved', { from, to: { f: gridNearest(to.f), r: gridNearest(to.r) } });
   },
@@ -86,7 +86,7 @@ export const surprise = defineKind<'surprise', SurpriseBody, HangSlice, HangFact
   kind: 'surprise',
   version: 1,
   Body: SurpriseBody,
-  apply: (own, { what, key, name, lets, more }, moment, tell, facts) => {
+  apply: (own, { what, key, name, lets, more }, { moment, tell, facts }) => {
     const { vehicle } = facts;
     const { kind, id } = splitKey(key);
     const line = kind === 'line' ? lineOf(vehicle, id) : undefined;
@@ -133,7 +133,7 @@ export const pulled = defineKind<'pulled', PulledBody, HangSlice, HangFacts>({
   kind: 'pulled',
   version: 1,
   Body: PulledBody,
-  apply: (own, { key }, moment) => void own.pulls.push(pullOf(key, moment, false, null)),
+  apply: (own, { key }, { moment }) => void own.pulls.push(pullOf(key, moment, false, null)),
   touches: ({ key }, id) => ({ reads: [], writes: [`pull:${key}@${id}`] }),
   words: ({ key }, speech) => `${speech.name(key)} pulled`,
   arbitrary: (f) => f.record({ key: anyKey(f) }),
@@ -151,7 +151,7 @@ export const inspected = defineKind<'inspected', InspectedBody, HangSlice, HangF
           ...body,
           openings: standingPulls(state).flatMap((p) => (p.key === body.key && p.inspected === null ? [p.id] : [])),
         },
-  apply: (own, { key, outcome, words, openings }, moment) => {
+  apply: (own, { key, outcome, words, openings }, { moment }) => {
     for (const pull of own.pulls)
       if (pull.key === key && (openings ? openings.includes(pull.id) : moment.knew(pull.cause))) {
         // Of two looks that knew nothing of each other the worse one counts.

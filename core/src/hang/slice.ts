@@ -147,7 +147,7 @@ export const hangSlice = defineSlice<HangSlice, HangFacts>({
   name: 'hang',
   start: (opened) => start((opened as { vehicle: VehicleFile }).vehicle),
   hears: {
-    cameOff: (own, { key }, moment, _tell, { vehicle }) => {
+    cameOff: (own, { key }, { moment, facts: { vehicle } }) => {
       delete own.notDone[key];
       const { kind, id } = splitKey(key);
       if (kind === 'line') delete own.taut[id];
@@ -157,7 +157,7 @@ export const hangSlice = defineSlice<HangSlice, HangFacts>({
       learnSlack(own, owner.id, slackFreed(vehicle, slackOf(own, owner.id), clip), moment.id);
       delete own.taut[owner.id];
     },
-    looked: (own, seen, moment, _tell, facts) => {
+    looked: (own, seen, { moment, facts }) => {
       for (const line of attached(facts)) {
         const here = Math.round(portDrop(facts, own.pose, line));
         const known = slackOf(own, line.id);
@@ -170,7 +170,7 @@ export const hangSlice = defineSlice<HangSlice, HangFacts>({
           learn(atLeast(known, here + (seen.allFist ? FIST : NEARLY) - eye));
       }
     },
-    feltTaut: (own, { line: id }, moment, _tell, facts) => {
+    feltTaut: (own, { line: id }, { moment, facts }) => {
       const line = lineOf(facts.vehicle, id);
       if (!line || !isOn(facts, id)) return;
       const here = Math.round(portDrop(facts, own.pose, line));
@@ -178,11 +178,11 @@ export const hangSlice = defineSlice<HangSlice, HangFacts>({
       learnSlack(own, id, exactly(here), moment.id);
       own.taut[id] = here;
     },
-    replaced: (own, { key, slack }, moment) => {
+    replaced: (own, { key, slack }, { moment }) => {
       const { kind, id } = splitKey(key);
       if (kind === 'line' && slack !== null) learnSlack(own, id, exactly(slack, commonPractice), moment.id);
     },
-    answered: (own, { question, of, value }, moment, _tell, facts) => {
+    answered: (own, { question, of, value }, { moment, facts }) => {
       if (question === GOAL.id) own.goal = goalOf(value, facts.vehicle.clear);
       const slack = own.slack[of ?? ''];
       if (question !== SLACK.id || !slack || of === null) return;
@@ -190,7 +190,7 @@ export const hangSlice = defineSlice<HangSlice, HangFacts>({
       const next = slackSaid(slack, value);
       if (next) learnSlack(own, of, next, moment.id);
     },
-    settled: (own, { key, pose, entries }, moment, _tell, { vehicle }) => {
+    settled: (own, { key, pose, entries }, { moment, facts: { vehicle } }) => {
       if (key !== 'pose' || !pose) return;
       own.poses.push({ id: moment.id, device: moment.entry.device, pose: { ...pose } });
       own.pose = { ...pose };

@@ -39,7 +39,7 @@ export const note = defineKind<'note', NoteBody, JournalSlice>({
   kind: 'note',
   version: 1,
   Body: NoteBody,
-  apply: (own, { text, key }, { by, at }) => void own.notes.push({ text, key: key ?? null, by, at }),
+  apply: (own, { text, key }, { moment: { by, at } }) => void own.notes.push({ text, key: key ?? null, by, at }),
   touches: () => ({ reads: [], writes: [] }),
   words: () => 'note',
   arbitrary: (f) => f.constant({ text: 'seen' }),
@@ -50,7 +50,8 @@ export const photo = defineKind<'photo', PhotoBody, JournalSlice>({
   kind: 'photo',
   version: 1,
   Body: PhotoBody,
-  apply: (own, { file, key }, { id, by, at }) => void own.photos.push({ id, file, key: key ?? null, by, at }),
+  apply: (own, { file, key }, { moment: { id, by, at } }) =>
+    void own.photos.push({ id, file, key: key ?? null, by, at }),
   touches: () => ({ reads: [], writes: [] }),
   words: () => 'photo',
   arbitrary: (f) => f.constant({ file: 'f1' }),
@@ -61,7 +62,7 @@ export const wait = defineKind<'wait', WaitBody, JournalSlice>({
   kind: 'wait',
   version: 1,
   Body: WaitBody,
-  apply: (own, { what, state, minutes }, { by, at }, tell) => {
+  apply: (own, { what, state, minutes }, { moment: { by, at }, tell }) => {
     if (state === 'start') own.waits.push({ what, minutes: minutes ?? null, started: at, ended: null, by });
     else for (const running of own.waits) if (running.what === what && !running.ended) running.ended = at;
     tell('waiting', { what, state });

@@ -73,7 +73,7 @@ export const journalSlice = defineSlice<JournalSlice>({
   name: 'journal',
   start: () => ({ notes: [], photos: [], waits: [], parked: null, flags: [] }),
   hears: {
-    flagged: (own, { text }, { id, by, at }) => void own.flags.push({ id, text: castDraft(text), by, at }),
+    flagged: (own, { text }, { moment: { id, by, at } }) => void own.flags.push({ id, text: castDraft(text), by, at }),
   },
   record: ({ flags, notes }) => [
     ...flags.map(({ text, by, at }): RecordLine => ({ under: 'flags', text, by, at })),

@@ -58,7 +58,7 @@ export const settled = defineKind({
   version: 1,
   Body: SettledBody,
   afterClosing: true,
-  apply: (_own: object, body, _moment, tell) =>
+  apply: (_own: object, body, { tell }) =>
     tell('settled', {
       key: body.key,
       entries: body.entries,

@@ -194,10 +194,11 @@ class Run<S extends KernelState> {
         return found !== undefined && knows(head, found, other);
       },
     };
-    kind.apply?.(draft, entry.body as object, moment, tell, draft as never);
+    const around = { moment, tell, facts: draft as never };
+    kind.apply?.(draft, entry.body as object, around);
     for (let i = 0; i < queue.length; i++) {
       const { name, event } = queue[i] as { name: EventName; event: never };
-      for (const slice of slices) slice.hears?.[name]?.(draft, event, moment, tell, draft as never);
+      for (const slice of slices) slice.hears?.[name]?.(draft, event, around);
     }
     ledger.newest = entry.id;
     if (kind.closes) ledger.closedAt = place;

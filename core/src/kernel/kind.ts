@@ -41,6 +41,16 @@ export interface Moment extends Stamp {
   knew: (id: string) => boolean;
 }
 
+/** What surrounds an entry, or an event of it, as it takes effect. */
+export interface Around<F> {
+  /** The entry that does it. */
+  moment: Moment;
+  /** Sends an event to every slice that hears it. */
+  tell: Tell;
+  /** The fields of other slices that it reads. */
+  facts: Readonly<F>;
+}
+
 /** Who did it, when, and in which entry. */
 export interface Stamp {
   /** Id of the entry. */
@@ -71,7 +81,7 @@ export interface Kind<K extends string = string, B extends object = any, S = any
   /** From each earlier version to the next. */
   migrate?: Record<number, (body: object) => object>;
   /** What it does to its own slice; it tells others by events. */
-  apply?: (own: Draft<S>, body: B, moment: Moment, tell: Tell, facts: Readonly<F>) => void;
+  apply?: (own: Draft<S>, body: B, around: Around<F>) => void;
   /** An intention says here what stands against it; facts have no such thing. */
   refuse?: (state: Readonly<S & F>, entry: RawEntry<K, B>) => Refusal | null;
   /** What is judged at the moment it gets its number, and kept. */
@@ -115,7 +125,7 @@ export interface Slice<S extends object = any, F = any> {
   start: (opened: object, stamp: Stamp) => S;
   /** What it does when others tell. */
   hears?: {
-    [N in EventName]?: (own: Draft<S>, event: Events[N], moment: Moment, tell: Tell, facts: Readonly<F>) => void;
+    [N in EventName]?: (own: Draft<S>, event: Events[N], around: Around<F>) => void;
   };
   /** What stands between the job and its signature. */
   owes?: (state: Readonly<S & F>) => Debt[];

@@ -21,7 +21,7 @@ export const cleared = defineKind<'cleared', ClearedBody, LedgerSlice, LedgerFac
   kind: 'cleared',
   version: 1,
   Body: ClearedBody,
-  apply: (_own, { key, way, tag }, _moment, tell) =>
+  apply: (_own, { key, way, tag }, { tell }) =>
     tell('cameOff', { key, way: way ?? null, capped: false, ...(tag === undefined ? {} : { tag }) }),
   touches: ({ key }) => ({ reads: ['pose', 'gate:1', 'gate:2', 'gate:4'], writes: [key] }),
   words: ({ key }, speech) => `${speech.name(key)} off`,
@@ -35,7 +35,7 @@ const back = <K extends 'made' | 'restored' | 'takenOut'>(kind: K, word: 'back' 
     version: 1,
     Body: BackBody,
     complete: ({ off }, body) => (body.openings ? body : { ...body, openings: [...(off[body.key] ?? [])] }),
-    apply: (own, body, moment, tell) => {
+    apply: (own, body, { moment, tell }) => {
       const openings = body.openings ?? knownOpenings(own, body.key, moment);
       if (openings.length === 0)
         return tell('flagged', { text: `${splitKey(body.key).id} was put back, though its maker never had it off` });
@@ -58,7 +58,7 @@ export const putIn = defineKind<'putIn', PutInBody, LedgerSlice, LedgerFacts>({
   kind: 'putIn',
   version: 1,
   Body: PutInBody,
-  apply: (own, { name, tag, before }, moment, _tell, { pose }) =>
+  apply: (own, { name, tag, before }, { moment, facts: { pose } }) =>
     open(own, moment, {
       key: keyOf('thing', moment.id),
       kind: 'thing',
@@ -77,7 +77,7 @@ export const loosened = defineKind<'loosened', LoosenedBody, LedgerSlice, Ledger
   kind: 'loosened',
   version: 1,
   Body: LoosenedBody,
-  apply: (own, { name, tag, until }, moment, _tell, { pose }) =>
+  apply: (own, { name, tag, until }, { moment, facts: { pose } }) =>
     open(own, moment, {
       key: keyOf('loose', moment.id),
       kind: 'loose',
@@ -96,7 +96,7 @@ export const deferred = defineKind<'deferred', DeferredBody, LedgerSlice>({
   kind: 'deferred',
   version: 1,
   Body: DeferredBody,
-  apply: (own, { key, until }, moment) => {
+  apply: (own, { key, until }, { moment }) => {
     const known = knownOpenings(own, key, moment);
     for (const o of own.openings) if (known.includes(o.id)) Object.assign(o, { deferred: true, until });
   },
@@ -110,7 +110,7 @@ export const deviation = defineKind<'deviation', DeviationBody, LedgerSlice>({
   kind: 'deviation',
   version: 1,
   Body: DeviationBody,
-  apply: (own, body, { by, at }) => void own.deviations.push({ ...body, by, at }),
+  apply: (own, body, { moment: { by, at } }) => void own.deviations.push({ ...body, by, at }),
   touches: ({ debt }) => ({ reads: [], writes: [`debt:${debt}`] }),
   words: ({ what }) => `deviation: ${what}`,
   arbitrary: (f) =>
@@ -128,7 +128,7 @@ export const cut = defineKind<'cut', CutBody, LedgerSlice, LedgerFacts & LedgerS
   kind: 'cut',
   version: 1,
   Body: CutBody,
-  apply: (own, body, moment, tell, facts) => {
+  apply: (own, body, { moment, tell, facts }) => {
     const { what, where, key, tried, words } = body;
     const { by, at } = moment;
     const untried = untriedOf(what, tried);
@@ -168,7 +168,7 @@ export const replaced = defineKind<'replaced', ReplacedBody, LedgerSlice>({
   kind: 'replaced',
   version: 1,
   Body: ReplacedBody,
-  apply: (own, { key, slack, words }, _moment, tell) => {
+  apply: (own, { key, slack, words }, { tell }) => {
     own.replaced[key] = { key, slack: slack ?? null, words: words ?? null };
     tell('replaced', { key, slack: slack ?? null });
   },
@@ -182,7 +182,7 @@ export const ring = defineKind<'ring', RingBody, LedgerSlice>({
   kind: 'ring',
   version: 1,
   Body: RingBody,
-  apply: (_own, { state }, _moment, tell) => tell('ring', { state }),
+  apply: (_own, { state }, { tell }) => tell('ring', { state }),
   touches: () => ({ reads: ['gate:3'], writes: [UNIT] }),
   words: ({ state }) => `ring ${state}`,
   arbitrary: (f) => f.record({ state: f.constantFrom('opened', 'closed') }),

@@ -117,7 +117,7 @@ export const ledgerSlice = defineSlice<LedgerSlice, LedgerFacts>({
   name: 'ledger',
   start,
   hears: {
-    cameOff: (own, { key, way, tag, capped }, moment, _tell, facts) => {
+    cameOff: (own, { key, way, tag, capped }, { moment, facts }) => {
       const { vehicle, pose, numbers } = facts;
       open(own, moment, {
         key,
@@ -129,18 +129,19 @@ export const ledgerSlice = defineSlice<LedgerSlice, LedgerFacts>({
         capped,
       });
     },
-    wentBack: (own, { key, openings }, moment, tell, { pose }) => {
+    wentBack: (own, { key, openings }, { moment, tell, facts: { pose } }) => {
       close(own, key, openings, moment, deepest(pose));
       const stillOff = ([other, open]: [string, readonly string[]]) => other.startsWith('support:') && open.length > 0;
       if (key.startsWith('support:') && !Object.entries(own.off).some(stillOff)) tell('supportsBack', {});
     },
-    blocksAgain: (own, { key }, moment, _tell, { pose }) => close(own, key, own.off[key] ?? [], moment, deepest(pose)),
-    ring: (own, { state }, moment) => {
+    blocksAgain: (own, { key }, { moment, facts: { pose } }) =>
+      close(own, key, own.off[key] ?? [], moment, deepest(pose)),
+    ring: (own, { state }, { moment }) => {
       const newSeal = (moment.entry.body as { newSeal?: boolean }).newSeal ?? false;
       own.rings.push({ state, newSeal, in: moment.id });
       own.ring = state;
     },
-    settled: (own, { key, on, entries }, moment, _tell, facts) => {
+    settled: (own, { key, on, entries }, { moment, facts }) => {
       if (on === undefined) return;
       // What the settling says holds for every opening it was between, and for all its maker knew.
       if (on) close(own, key, knownOpenings(own, key, moment), moment, deepest(facts.pose));

@@ -34,7 +34,7 @@ export const shopFigures = defineKind<'shopFigures', ShopFiguresBody, OrderSlice
   kind: 'shopFigures',
   version: 1,
   Body: ShopFiguresBody,
-  apply: (own, body, _moment, tell) => {
+  apply: (own, body, { tell }) => {
     own.shop = { ...body };
     tell('shopFigures', {});
   },
@@ -62,7 +62,7 @@ export const complaintTest = defineKind<'complaintTest', ComplaintTestBody, Orde
   kind: 'complaintTest',
   version: 1,
   Body: ComplaintTestBody,
-  apply: (own, body, { id, by, at }) => void (own.complaintTest = { ...body, id, by, at }),
+  apply: (own, body, { moment: { id, by, at } }) => void (own.complaintTest = { ...body, id, by, at }),
   touches: () => ({ reads: [], writes: ['complaintTest'] }),
   words: () => 'complaint’s test',
   arbitrary: (f) => f.constant({ test: 'volts', result: 'shown' as const }),
@@ -76,7 +76,7 @@ export const complaintAgain = defineKind<'complaintAgain', ComplaintAgainBody, O
   kind: 'complaintAgain',
   version: 1,
   Body: ComplaintAgainBody,
-  apply: (own, body, { id, by, at, knew }) => {
+  apply: (own, body, { moment: { id, by, at, knew } }) => {
     const had = own.complaintAgain;
     if (had && !knew(had.id) && grave[had.result] >= grave[body.result] && (had.result !== body.result || had.id < id))
       return;
@@ -92,7 +92,7 @@ export const approval = defineKind<'approval', ApprovalBody, OrderSlice>({
   kind: 'approval',
   version: 1,
   Body: ApprovalBody,
-  apply: (own, body, { id, by, at }) => void (own.approval = { ...body, id, by, at }),
+  apply: (own, body, { moment: { id, by, at } }) => void (own.approval = { ...body, id, by, at }),
   touches: () => ({ reads: [], writes: ['approval'] }),
   words: ({ answer }) => `owner: ${answer}`,
   arbitrary: (f) => f.constant({ answer: 'yes' as const, who: 'the owner', how: 'by telephone' }),

@@ -27,7 +27,7 @@ export const battery = defineKind<'battery', BatteryBody, PowerSlice>({
   kind: 'battery',
   version: 1,
   Body: BatteryBody,
-  apply: (_own, { on }, _moment, tell) => tell('battery', { on }),
+  apply: (_own, { on }, { tell }) => tell('battery', { on }),
   touches: () => ({ reads: [], writes: ['battery', 'gate:2', 'gate:2:battery', 'gate:4', 'gate:4:battery'] }),
   words: ({ on }) => `battery ${on ? 'on' : 'off'}`,
   arbitrary: (f) => f.record({ on: f.boolean() }),
@@ -38,7 +38,7 @@ export const keyOn = defineKind<'keyOn', KeyOnBody, PowerSlice>({
   kind: 'keyOn',
   version: 1,
   Body: KeyOnBody,
-  apply: (own, { where, primed }, { id, by, at }, tell) => {
+  apply: (own, { where, primed }, { moment: { id, by, at }, tell }) => {
     own.keyTurns.push({ id, where, primed, by, at, off: null });
     tell('keyOn', {});
   },
@@ -53,7 +53,7 @@ export const keyOff = defineKind<'keyOff', BriefBody, PowerSlice>({
   kind: 'keyOff',
   version: 1,
   Body: BriefBody,
-  apply: (own, _body, { at }) => {
+  apply: (own, _body, { moment: { at } }) => {
     for (const turn of own.keyTurns) if (turn.off === null) turn.off = at;
   },
   touches: () => ({ reads: [], writes: ['key'] }),
@@ -66,7 +66,7 @@ export const vehicleMoved = defineKind<'vehicleMoved', BriefBody, PowerSlice>({
   kind: 'vehicleMoved',
   version: 1,
   Body: BriefBody,
-  apply: (_own, _body, _moment, tell) => tell('vehicleMoved', {}),
+  apply: (_own, _body, { tell }) => tell('vehicleMoved', {}),
   touches: () => ({ reads: [], writes: ['vehicle', 'gate:1', 'gate:1:support', 'gate:1:air'] }),
   words: () => 'vehicle moved',
   arbitrary: (f) => f.constant({}),

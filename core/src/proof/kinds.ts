@@ -88,7 +88,7 @@ export const jointSeen = defineKind<'jointSeen', JointSeenBody, ProofSlice, Fact
   version: 1,
   Body: JointSeenBody,
   complete: (state, body) => (body.openings ? body : { ...body, openings: closedOpenings(state, body.key) }),
-  apply: (own, { key, seen, checks, words, openings }, moment, _tell, facts) => {
+  apply: (own, { key, seen, checks, words, openings }, { moment, facts }) => {
     const answers = openings ?? knownClosed(facts, key, moment);
     const { id, by, at } = moment;
     // A later look takes the place of those its maker knew.

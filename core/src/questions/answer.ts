@@ -50,7 +50,7 @@ export function answerKind(questions: readonly Question[]): Kind<'answer', Answe
         throw new InputError('body.of', of ?? '', asked.ofThing ? 'the thing it is asked of' : 'nothing');
       if (asked.read(value) === undefined) throw new InputError('body.value', String(value), asked.expects);
     },
-    apply: (own, { question, of, value }, _moment, tell) => {
+    apply: (own, { question, of, value }, { tell }) => {
       own.answers[bookKey(question, of ?? null)] = value;
       tell('answered', { question, of: of ?? null, value: known.get(question)?.read(value) });
     },

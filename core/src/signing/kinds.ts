@@ -48,7 +48,7 @@ export const signedKind = <F>(owed: (state: Readonly<F>) => Debt[]): Kind<'signe
         ? refused(say`not yet: ${first.text}`, 'close what is owed, or enter a deviation with a reason', debts)
         : null;
     },
-    apply: (own, _body, { id, by, at }) => {
+    apply: (own, _body, { moment: { id, by, at } }) => {
       own.signed = { id, by, at };
       own.signatures.push({ id, by, at });
     },
@@ -64,7 +64,7 @@ export const addendum = defineKind<'addendum', WordsBody, SigningSlice>({
   Body: WordsBody,
   afterClosing: true,
   refuse: (state) => (state.signed ? null : afterwards()),
-  apply: (own, { text }, { id, by, at }) => void own.addenda.push({ text, id, by, at }),
+  apply: (own, { text }, { moment: { id, by, at } }) => void own.addenda.push({ text, id, by, at }),
   touches: () => ({ reads: [], writes: [] }),
   words: () => 'addendum',
   arbitrary: (f) => f.constant({ text: 'later' }),
@@ -80,7 +80,7 @@ export const countersigned = defineKind<'countersigned', BriefBody, SigningSlice
     if (!state.signed) return afterwards();
     return state.signed.by === by ? refused('the same person signed it', 'let somebody else look') : null;
   },
-  apply: (own, _body, { id, by, at }) => void own.countersigned.push({ id, by, at }),
+  apply: (own, _body, { moment: { id, by, at } }) => void own.countersigned.push({ id, by, at }),
   touches: () => ({ reads: [], writes: [] }),
   words: () => 'countersigned',
   arbitrary: (f) => f.constant({}),
@@ -93,7 +93,7 @@ export const followUpDone = defineKind<'followUpDone', WordsBody, SigningSlice>(
   Body: WordsBody,
   afterClosing: true,
   refuse: (state) => (state.signed ? null : afterwards()),
-  apply: (own, { text }, { id, by, at }) => void own.followUpsDone.push({ text, id, by, at }),
+  apply: (own, { text }, { moment: { id, by, at } }) => void own.followUpsDone.push({ text, id, by, at }),
   touches: () => ({ reads: [], writes: [] }),
   words: () => 'follow-up done',
   arbitrary: (f) => f.constant({ text: 'cold and dry' }),
@@ -107,7 +107,7 @@ export const reopened = defineKind<'reopened', ReopenedBody, SigningSlice>({
   afterClosing: true,
   reopens: true,
   refuse: (state) => (state.signed ? null : refused('the job is not signed', 'go on in it as it is')),
-  apply: (own, { reason }, { id, by, at }, tell) => {
+  apply: (own, { reason }, { moment: { id, by, at }, tell }) => {
     own.reopenings.push({ text: reason, id, by, at });
     tell('reopened', {});
   },

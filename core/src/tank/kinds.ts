@@ -90,7 +90,7 @@ export const fuelWitness = defineKind<'fuelWitness', FuelWitnessBody, FuelSlice,
   kind: 'fuelWitness',
   version: 1,
   Body: FuelWitnessBody,
-  apply: (own, body, moment, tell, facts) => {
+  apply: (own, body, { moment, tell, facts }) => {
     const wrong = witness(own, moment, { kind: body.witness, reading: body.reading ?? null, facts });
     if (wrong) tell('flagged', { text: `not counted as a witness: ${wrong}` });
     else tell('fuelChanged', { in: false });
@@ -115,7 +115,7 @@ export const container = defineKind<'container', ContainerBody, FuelSlice, FuelF
   kind: 'container',
   version: 1,
   Body: ContainerBody,
-  apply: (own, body, { id, by, at }, tell) => {
+  apply: (own, body, { moment: { id, by, at }, tell }) => {
     own.pours.push({ ...body, id, by, at });
     tell('fuelChanged', { in: false });
   },
@@ -137,7 +137,7 @@ export const fuelMoved = defineKind<'fuelMoved', FuelMovedBody, FuelSlice, FuelF
   kind: 'fuelMoved',
   version: 1,
   Body: FuelMovedBody,
-  apply: (own, { what, litres, words }, moment, tell) => {
+  apply: (own, { what, litres, words }, { moment, tell }) => {
     const { id, by, at } = moment;
     // What came in by itself was found by a look: witnesses since the first have seen it.
     if (what === 'fedIn') for (const w of own.witnesses) if (w.outBefore > 0 || w.inBefore > 0) w.inBefore += litres;
@@ -158,7 +158,7 @@ export const tankShape = defineKind<'tankShape', TankShapeBody, VehicleSlice>({
   kind: 'tankShape',
   version: 1,
   Body: TankShapeBody,
-  apply: (own, { shape, outlet, litres }, _moment, tell) => {
+  apply: (own, { shape, outlet, litres }, { tell }) => {
     own.vehicle.tank = { ...own.vehicle.tank, shape, outlet: outlet ?? null };
     if (litres !== undefined) own.vehicle.tank.litres = { lo: litres, typ: litres, hi: litres, basis: measured };
     tell('tankShaped', {});
@@ -175,7 +175,7 @@ export const fill = defineKind<'fill', FillBody, FuelSlice, FuelFacts>({
   kind: 'fill',
   version: 1,
   Body: FillBody,
-  apply: (own, { litres }, { id, by, at }, tell) => {
+  apply: (own, { litres }, { moment: { id, by, at }, tell }) => {
     own.fills.push({ id, litres, by, at });
     tell('fuelChanged', { in: true });
   },

@@ -211,7 +211,7 @@ export const fuelSlice = defineSlice<FuelSlice, FuelFacts>({
       if (what === BURSTS && state === 'start') own.burstsFrom = litresOut(own);
     },
     // Witnesses that were read through the old shape are read anew.
-    tankShaped: (own, _event, _moment, tell, { vehicle }) => {
+    tankShaped: (own, _event, { tell, facts: { vehicle } }) => {
       own.witnesses = own.witnesses.flatMap((w) => {
         try {
           return [{ ...w, litres: witnessLitres(vehicle, w.kind, w.reading) }];
@@ -222,7 +222,7 @@ export const fuelSlice = defineSlice<FuelSlice, FuelFacts>({
         }
       });
     },
-    settled: (own, { key, litres }, { id }, _tell, _facts) => {
+    settled: (own, { key, litres }, { moment: { id } }) => {
       if (key !== 'fuel' || litres === undefined) return;
       const said = { lo: litres, typ: litres, hi: litres, basis: { kind: 'measured' as const } };
       own.witnesses.push({

@@ -64,7 +64,7 @@ export const vehicleSlice = defineSlice<VehicleSlice>({
     return { vehicle, file: vehicle, numbers: numbersOf(vehicle) };
   },
   hears: {
-    answered: (own, { question, of, value }, _moment, tell) => {
+    answered: (own, { question, of, value }, { tell }) => {
       try {
         own.vehicle = foundOut(own.vehicle, question, of, value);
       } catch (error) {

@@ -6,7 +6,7 @@ const times: number[] = [];
 for (let i = 0; i < 220; i++) {
   const rng = seeded(300 + i);
   const vehicle = randomVehicle(archetypes[i % archetypes.length]!, rng);
-  const { log } = descend(vehicle, truthInside(vehicle, rng), rng);
+  const { log } = descend(vehicle, { truth: truthInside(vehicle, rng), rng });
   // Back to some stop on the way, and something holds there that nobody expected.
   const cut = 1 + Math.floor(rng() * Math.max(1, log.length - 1));
   const write = logWriter('surprise');

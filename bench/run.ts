@@ -14,7 +14,7 @@ import { benchRoute } from './route.ts';
 import { benchTank } from './tank.ts';
 
 const rng = seeded(7);
-const { log } = descend(archetypes[0]!, truthInside(archetypes[0]!, rng), rng);
+const { log } = descend(archetypes[0]!, { truth: truthInside(archetypes[0]!, rng), rng });
 const text = JSON.stringify(log);
 const start = foldJob(null, log.slice(0, 1))!;
 

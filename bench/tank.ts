@@ -41,7 +41,7 @@ export async function benchTank(): Promise<void> {
   const outlet = [60, 200, 8] as const;
   const near = whole.trimByPlane([-1, 0, 0], -520);
   const far = whole.trimByPlane([1, 0, 0], 520);
-  const search = median(() => void bestTilt(shape, outlet, { x: 12, y: 12 }), 7);
+  const search = median(() => void bestTilt(shape, { outlet, reach: { x: 12, y: 12 } }), 7);
   const same = median(() => {
     for (let x = -12; x <= 12; x++)
       for (let y = -12; y <= 12; y++) {

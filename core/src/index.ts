@@ -30,8 +30,8 @@ export {
   type DrainWay,
   type SampleLook,
 } from './drain/index.ts';
-export { InputError } from './errors/index.ts';
-export { exactly, rangeInWords, roundTo, type Estimate } from './estimate/index.ts';
+export { InputError, present } from './errors/index.ts';
+export { exactly, rangeInWords, roundTo, type Estimate, type Span } from './estimate/index.ts';
 export { judgeTorque } from './fastener/index.ts';
 export { BEFORE_DIPPING, fillingFlow, fuels, spillInWords, type FuelKind } from './fluid/index.ts';
 export {

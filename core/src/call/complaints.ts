@@ -1,3 +1,4 @@
+import { present } from '../errors/index.ts';
 import type { Complaint } from '../order/index.ts';
 
 export interface ComplaintKind {
@@ -62,4 +63,9 @@ export const complaintKinds: readonly ComplaintKind[] = [
   },
 ];
 
-export const complaintOf = (id: Complaint): ComplaintKind => complaintKinds.find((kind) => kind.id === id)!;
+export const complaintOf = (id: Complaint): ComplaintKind =>
+  present(
+    complaintKinds.find((kind) => kind.id === id),
+    'complaint',
+    id,
+  );

@@ -109,7 +109,9 @@ export function schoolsFor({ vehicle, complaint }: { vehicle: VehicleFile; compl
 }
 
 /** How the pressure is taken out. */
-export const SCHOOL = askChoice('school', 'how the pressure comes out', ['runDry', 'bleed', 'capOnly', 'ownProcedure']);
+export const SCHOOL = askChoice('school', 'how the pressure comes out', {
+  among: ['runDry', 'bleed', 'capOnly', 'ownProcedure'],
+});
 
 /**
  * The school that was chosen, judged: does it fit this system?

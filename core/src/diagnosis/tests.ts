@@ -38,10 +38,7 @@ const FAMILIES = [
 const say = (
   outcome: Verdict['outcome'],
   points: Points,
-  text: string,
-  next: string[] = [],
-  figure?: string,
-  limit?: string,
+  { text, next = [], figure, limit }: { text: string; next?: string[]; figure?: string; limit?: string },
 ): Judged => ({
   points,
   verdict: {
@@ -52,7 +49,10 @@ const say = (
 });
 const volts = (v: number): string => `${Math.round(v * 100) / 100} V`;
 
-const drop = (id: string, name: string, how: string, limit: number, where: string): QuickTest => ({
+const drop = (
+  id: string,
+  { name, how, limit, where }: { name: string; how: string; limit: number; where: string },
+): QuickTest => ({
   id,
   name,
   minutes: id === 'ground' ? 3 : 7,
@@ -61,15 +61,18 @@ const drop = (id: string, name: string, how: string, limit: number, where: strin
   judge: (value) => {
     const v = Number(value);
     if (v > limit)
-      return say(
-        'bad',
-        'elsewhere',
-        `${where} loses too much under load`,
-        [`mend ${where} first, then test again`],
-        volts(v),
-        volts(limit),
-      );
-    return say('good', 'tank', `${where} is sound under load`, [], volts(v), volts(limit));
+      return say('bad', 'elsewhere', {
+        text: `${where} loses too much under load`,
+        next: [`mend ${where} first, then test again`],
+        figure: volts(v),
+        limit: volts(limit),
+      });
+    return say('good', 'tank', {
+      text: `${where} is sound under load`,
+      next: [],
+      figure: volts(v),
+      limit: volts(limit),
+    });
   },
 });
 
@@ -82,11 +85,13 @@ const words = (yes: string, no: string) => ({
 
 const chooses = (
   id: string,
-  name: string,
-  minutes: number,
-  how: string,
-  yes: [string, Judged],
-  no: [string, Judged],
+  {
+    name,
+    minutes,
+    how,
+    yes,
+    no,
+  }: { name: string; minutes: number; how: string; yes: [string, Judged]; no: [string, Judged] },
 ): QuickTest => ({
   id,
   name,
@@ -96,28 +101,32 @@ const chooses = (
   judge: (value) => (value === 'yes' ? yes[1] : no[1]),
 });
 
-const fuse = chooses(
-  'fuse',
-  'fuse whole, relay clicks',
-  2,
-  'key on, hand on the relay',
-  ['Both do', say('good', 'tank', 'fuse and relay work')],
-  [
+const fuse = chooses('fuse', {
+  name: 'fuse whole, relay clicks',
+  minutes: 2,
+  how: 'key on, hand on the relay',
+  yes: ['Both do', say('good', 'tank', { text: 'fuse and relay work' })],
+  no: [
     'One does not',
-    say('bad', 'elsewhere', 'fuse or relay does not work', ['find why it blew before a new one goes in']),
+    say('bad', 'elsewhere', {
+      text: 'fuse or relay does not work',
+      next: ['find why it blew before a new one goes in'],
+    }),
   ],
-);
-const hatch = chooses(
-  'hatch',
-  'a hatch over the unit',
-  3,
-  'under the carpet or the seat',
-  [
+});
+const hatch = chooses('hatch', {
+  name: 'a hatch over the unit',
+  minutes: 3,
+  how: 'under the carpet or the seat',
+  yes: [
     'There is one',
-    say('doubtful', 'nowhere', 'the unit can be had from above', ['go in by the hatch: the tank stays up']),
+    say('doubtful', 'nowhere', {
+      text: 'the unit can be had from above',
+      next: ['go in by the hatch: the tank stays up'],
+    }),
   ],
-  ['None', say('good', 'tank', 'no hatch')],
-);
+  no: ['None', say('good', 'tank', { text: 'no hatch' })],
+});
 
 /** The ohms of a level sender at its plug, held against the file, else against two families that work. */
 const sender: QuickTest = {
@@ -128,133 +137,146 @@ const sender: QuickTest = {
   reads: { dimension: 'resistance', unit: 'Ω', open: true },
   judge: (value, vehicle) => {
     if (value === 'open')
-      return say(
-        'bad',
-        'tank',
-        'the sender is open where the float stands',
-        ['look at plug and ground once more, then the tank comes down'],
-        'open',
-      );
+      return say('bad', 'tank', {
+        text: 'the sender is open where the float stands',
+        next: ['look at plug and ground once more, then the tank comes down'],
+        figure: 'open',
+      });
     const ohms = Number(value);
     const figure = `${Math.round(ohms * 10) / 10} Ω`;
     const file = vehicle.sender;
     if (file) {
       const [lo, hi] = [Math.min(file.emptyOhms.lo, file.fullOhms.lo), Math.max(file.emptyOhms.hi, file.fullOhms.hi)];
       if (ohms < lo * 0.9 || ohms > hi * 1.1)
-        return say('bad', 'tank', 'outside what this sender can give', [], figure, `${lo}–${hi} Ω`);
-      return say(
-        'good',
-        'elsewhere',
-        'within what this sender gives: look at gauge and wiring',
-        ['ground the plug: does the needle move?'],
+        return say('bad', 'tank', {
+          text: 'outside what this sender can give',
+          next: [],
+          figure,
+          limit: `${lo}–${hi} Ω`,
+        });
+      return say('good', 'elsewhere', {
+        text: 'within what this sender gives: look at gauge and wiring',
+        next: ['ground the plug: does the needle move?'],
         figure,
-        `${lo}–${hi} Ω`,
-      );
+        limit: `${lo}–${hi} Ω`,
+      });
     }
     const family = FAMILIES.find((f) => ohms >= f.lo && ohms <= f.hi);
-    if (!family) return say('bad', 'tank', 'outside what working senders give', [], figure, '20–80 or 52–990 Ω');
-    return say(
-      'doubtful',
-      'nowhere',
-      `could be ${family.name}; the file has no figure`,
-      ['put in ten litres: does it move?'],
+    if (!family)
+      return say('bad', 'tank', {
+        text: 'outside what working senders give',
+        next: [],
+        figure,
+        limit: '20–80 or 52–990 Ω',
+      });
+    return say('doubtful', 'nowhere', {
+      text: `could be ${family.name}; the file has no figure`,
+      next: ['put in ten litres: does it move?'],
       figure,
-      `${family.lo}–${family.hi} Ω`,
-    );
+      limit: `${family.lo}–${family.hi} Ω`,
+    });
   },
 };
 
-const needle = chooses(
-  'needle',
-  'needle moves when the plug is grounded',
-  3,
-  'plug off, sender wire to ground, key on, for a moment',
-  ['It moves', say('good', 'tank', 'gauge and wire work')],
-  ['It does not', say('bad', 'elsewhere', 'gauge or wire does not work', ['follow the wire to the gauge'])],
-);
+const needle = chooses('needle', {
+  name: 'needle moves when the plug is grounded',
+  minutes: 3,
+  how: 'plug off, sender wire to ground, key on, for a moment',
+  yes: ['It moves', say('good', 'tank', { text: 'gauge and wire work' })],
+  no: [
+    'It does not',
+    say('bad', 'elsewhere', { text: 'gauge or wire does not work', next: ['follow the wire to the gauge'] }),
+  ],
+});
 
-const firstDrop = chooses(
-  'firstDrop',
-  'where the first drop stands',
-  10,
-  'wiped dry, cold light, engine running',
-  ['On the tank', say('good', 'tank', 'the tank itself is wet first')],
-  [
+const firstDrop = chooses('firstDrop', {
+  name: 'where the first drop stands',
+  minutes: 10,
+  how: 'wiped dry, cold light, engine running',
+  yes: ['On the tank', say('good', 'tank', { text: 'the tank itself is wet first' })],
+  no: [
     'On a hose or joint above',
-    say('bad', 'elsewhere', 'a hose or joint is wet first', ['mend it where it is; from above if a hand gets there']),
+    say('bad', 'elsewhere', {
+      text: 'a hose or joint is wet first',
+      next: ['mend it where it is; from above if a hand gets there'],
+    }),
   ],
-);
+});
 
-const sample = chooses(
-  'sample',
-  'sample in glass beside a clean one',
-  10,
-  'sealed, dated, ten minutes standing; never by taste',
-  [
+const sample = chooses('sample', {
+  name: 'sample in glass beside a clean one',
+  minutes: 10,
+  how: 'sealed, dated, ten minutes standing; never by taste',
+  yes: [
     'Water or dirt in it',
-    say('bad', 'tank', 'it does not look clean; what it is stays unproven', ['do not put it back; keep the sample']),
+    say('bad', 'tank', {
+      text: 'it does not look clean; what it is stays unproven',
+      next: ['do not put it back; keep the sample'],
+    }),
   ],
-  ['As the clean one', say('good', 'elsewhere', 'it looks clean', ['filter and lines first'])],
-);
+  no: ['As the clean one', say('good', 'elsewhere', { text: 'it looks clean', next: ['filter and lines first'] })],
+});
 
-const filter = chooses(
-  'filter',
-  'free flow after the filter',
-  5,
-  'into a can, pump on for a moment, eyes covered',
-  ['Flows freely', say('good', 'tank', 'filter lets through')],
-  ['Hardly flows', say('bad', 'elsewhere', 'the filter may be blocked', ['new filter, then test again'])],
-);
+const filter = chooses('filter', {
+  name: 'free flow after the filter',
+  minutes: 5,
+  how: 'into a can, pump on for a moment, eyes covered',
+  yes: ['Flows freely', say('good', 'tank', { text: 'filter lets through' })],
+  no: [
+    'Hardly flows',
+    say('bad', 'elsewhere', { text: 'the filter may be blocked', next: ['new filter, then test again'] }),
+  ],
+});
 
 /** Tests for each complaint; cheapest first is worked out, not written here. Common practice, no source. */
 export const quickTests: Record<Complaint, readonly QuickTest[]> = {
   pump: [
     fuse,
-    drop(
-      'feed',
-      'volts lost in the feed, under load',
-      'battery plus to the plug’s plus, pump running',
-      FEED_DROP,
-      'the feed wire',
-    ),
-    drop(
-      'ground',
-      'volts lost in the ground, under load',
-      'plug’s ground to battery minus, pump running',
-      GROUND_DROP,
-      'the ground',
-    ),
+    drop('feed', {
+      name: 'volts lost in the feed, under load',
+      how: 'battery plus to the plug’s plus, pump running',
+      limit: FEED_DROP,
+      where: 'the feed wire',
+    }),
+    drop('ground', {
+      name: 'volts lost in the ground, under load',
+      how: 'plug’s ground to battery minus, pump running',
+      limit: GROUND_DROP,
+      where: 'the ground',
+    }),
     filter,
     hatch,
   ],
   level: [sender, needle, hatch],
   leak: [firstDrop],
   rust: [
-    chooses(
-      'probe',
-      'blunt tool through metal',
-      5,
-      'straps, seams, top edge',
-      ['It goes through', say('bad', 'tank', 'metal is gone', ['two jacks: a strap may not hold'])],
-      ['It holds', say('good', 'elsewhere', 'metal holds', ['clean and coat it where it is'])],
-    ),
+    chooses('probe', {
+      name: 'blunt tool through metal',
+      minutes: 5,
+      how: 'straps, seams, top edge',
+      yes: [
+        'It goes through',
+        say('bad', 'tank', { text: 'metal is gone', next: ['two jacks: a strap may not hold'] }),
+      ],
+      no: ['It holds', say('good', 'elsewhere', { text: 'metal holds', next: ['clean and coat it where it is'] })],
+    }),
   ],
   badFuel: [sample, filter],
   hose: [
     firstDrop,
-    chooses(
-      'cap',
-      'smell with the cap on and off',
-      3,
-      'cold vehicle, doors open',
-      [
+    chooses('cap', {
+      name: 'smell with the cap on and off',
+      minutes: 3,
+      how: 'cold vehicle, doors open',
+      yes: [
         'Only with the cap on',
-        say('doubtful', 'nowhere', 'the vapour system holds pressure back', [
-          'look along the vapour line to its canister',
-        ]),
+        say('doubtful', 'nowhere', {
+          text: 'the vapour system holds pressure back',
+          next: ['look along the vapour line to its canister'],
+        }),
       ],
-      ['Both', say('good', 'tank', 'a hose or joint lets out')],
-    ),
+      no: ['Both', say('good', 'tank', { text: 'a hose or joint lets out' })],
+    }),
   ],
   biggerTank: [],
 };

@@ -11,7 +11,7 @@ const witness = (lo: number, hi: number, outBefore: number, inBefore = 0): Witne
   id: String(lo),
   kind: 'dip',
   reading: null,
-  litres: estimate(lo, (lo + hi) / 2, hi, measured),
+  litres: estimate({ lo, typ: (lo + hi) / 2, hi }, measured),
   outBefore,
   inBefore,
 });
@@ -84,9 +84,11 @@ describe('how full a can may be today', () => {
 
 describe('what stops it (worked by hand from the formulas)', () => {
   test('cap shut: 30 L of ullage under 0.2 m gives 0.44 L dry and 0.68 L with vapour', () => {
-    expect(capShutStopsAfter(30, 0.2, 0.745, 0)).toBeCloseTo(0.44, 2);
-    expect(capShutStopsAfter(30, 0.2, 0.745, vapourPressure(60_000, 20))).toBeCloseTo(0.68, 2);
-    expect(() => capShutStopsAfter(-1, 0.2, 0.745, 0)).toThrow(/ullage/);
+    expect(capShutStopsAfter({ ullage: 30, head: 0.2, density: 0.745, vapour: 0 })).toBeCloseTo(0.44, 2);
+    expect(
+      capShutStopsAfter({ ullage: 30, head: 0.2, density: 0.745, vapour: vapourPressure(60_000, 20) }),
+    ).toBeCloseTo(0.68, 2);
+    expect(() => capShutStopsAfter({ ullage: -1, head: 0.2, density: 0.745, vapour: 0 })).toThrow(/ullage/);
   });
   test('suction lift of petrol at 40 °C: 4.7 m at the sea, 1.6 m two thousand metres up', () => {
     const vapour = vapourPressure(60_000, 40);
@@ -97,10 +99,13 @@ describe('what stops it (worked by hand from the formulas)', () => {
   });
   test('a crest: no flow, 1 m of petrol takes ρ·g·h; too high, it boils', () => {
     const hose = { bore: 0.01, length: 3, losses: 0.5 };
-    expect(siphonCrest(1, hose, 0, 0.745, 36_000).pressure).toBeCloseTo(101_325 - 745 * 9.80665, 6);
+    expect(siphonCrest({ rise: 1, hose, flow: 0, density: 0.745, vapour: 36_000 }).pressure).toBeCloseTo(
+      101_325 - 745 * 9.80665,
+      6,
+    );
     const flow = siphonFlow(0.5, hose, 0.6e-6);
-    expect(siphonCrest(1, hose, flow, 0.745, 36_000).runs).toBe(true);
-    expect(siphonCrest(9, hose, flow, 0.745, 36_000).runs).toBe(false);
+    expect(siphonCrest({ rise: 1, hose, flow, density: 0.745, vapour: 36_000 }).runs).toBe(true);
+    expect(siphonCrest({ rise: 9, hose, flow, density: 0.745, vapour: 36_000 }).runs).toBe(false);
   });
   test('filling: 1 m/s until covered, then 7 m/s and speed × bore below 0.5 (IEC TS 60079-32-1, from memory)', () => {
     const { bare, covered } = fillingFlow(0.01);

@@ -95,19 +95,19 @@ describe('siphon', () => {
 describe('drain plug (Torricelli)', () => {
   test('0.40 m² from 0.20 m through 10 mm, Cd 0.62: 1 659 s; closed form 2A√h / (Cd a √2g)', () => {
     const closed = (2 * 0.4 * Math.sqrt(0.2)) / (0.62 * (Math.PI / 4) * 1e-4 * Math.sqrt(2 * GRAVITY));
-    expect(drainTime(() => 0.4, 0.2, 0.01)).toBeCloseTo(closed, 6);
+    expect(drainTime(() => 0.4, { head: 0.2, hole: 0.01 })).toBeCloseTo(closed, 6);
     expect(Math.round(closed)).toBe(1659);
   });
 
   test('a lying cylinder, r 0.25, L 1, half full, same hole: 1 413 s', () => {
     const width = (h: number) => 2 * Math.sqrt(Math.max(0, 2 * 0.25 * h - h * h));
-    expect(Math.round(drainTime((h) => width(h), 0.25, 0.01))).toBe(1413);
+    expect(Math.round(drainTime((h) => width(h), { head: 0.25, hole: 0.01 }))).toBe(1413);
   });
 
   test('against an ODE solver, down to a tenth of the level', () => {
     const area = (h: number) => 0.2 + 0.6 * h;
     const a = 0.62 * (Math.PI / 4) * 0.012 ** 2;
-    const time = drainTime(area, 0.25, 0.012) - drainTime(area, 0.025, 0.012);
+    const time = drainTime(area, { head: 0.25, hole: 0.012 }) - drainTime(area, { head: 0.025, hole: 0.012 });
     expect(
       integrate((_t, [h]) => [(-a * Math.sqrt(2 * GRAVITY * Math.max(0, h!))) / area(h!)], 0.25, time),
     ).toBeCloseTo(0.025, 5);
@@ -117,7 +117,7 @@ describe('drain plug (Torricelli)', () => {
     [-1, 0.01],
     [0.2, 0],
   ])('a head of %d and a hole of %d are refused', (head, hole) =>
-    expect(() => drainTime(() => 1, head, hole)).toThrow(InputError),
+    expect(() => drainTime(() => 1, { head, hole })).toThrow(InputError),
   );
 });
 
@@ -174,7 +174,7 @@ describe('bursts (ten seconds on, twenty off; common practice, no source)', () =
 
 describe('ways out', () => {
   const rail = archetypes[0]!;
-  const aboard = estimate(20, 40, 60, measured);
+  const aboard = estimate({ lo: 20, typ: 40, hi: 60 }, measured);
   test('what cannot be is said and comes last; every range stands in order', () => {
     const ways = drainWays({ vehicle: rail, aboard, complaint: 'pump' });
     expect(ways.map((w) => w.id).sort()).toEqual(['otherTank', 'ownPump', 'plug', 'road', 'siphon', 'transferPump']);

@@ -77,9 +77,12 @@ export function siphonFlow(head: number, hose: Hose, viscosity: number): number 
  * @param hole diameter, m
  * @param discharge 0.62 for a sharp edge, 0.8 for a short tube of two to three diameters
  * @returns s
- * @example drainTime(() => 0.4, 0.2, 0.01) // 1659
+ * @example drainTime(() => 0.4, { head: 0.2, hole: 0.01 }) // 1659
  */
-export function drainTime(area: (level: number) => number, head: number, hole: number, discharge = 0.62): number {
+export function drainTime(
+  area: (level: number) => number,
+  { head, hole, discharge = 0.62 }: { head: number; hole: number; discharge?: number },
+): number {
   if (!(head >= 0)) throw new InputError('head', String(head), 'zero or more m');
   if (!(hole > 0)) throw new InputError('hole', String(hole), 'a diameter above zero');
   if (!(discharge > 0 && discharge <= 1)) throw new InputError('discharge', String(discharge), 'above 0, at most 1');

@@ -14,9 +14,19 @@ const ATMOSPHERE = 101_325;
  * @param density kg/L
  * @param vapour pressure of the fuel in that air, Pa; 0 for dry air
  * @returns litres
- * @example capShutStopsAfter(30, 0.2, 0.745, 0) // 0.44
+ * @example capShutStopsAfter({ ullage: 30, head: 0.2, density: 0.745, vapour: 0 }) // 0.44
  */
-export function capShutStopsAfter(ullage: number, head: number, density: number, vapour: number): number {
+export function capShutStopsAfter({
+  ullage,
+  head,
+  density,
+  vapour,
+}: {
+  ullage: number;
+  head: number;
+  density: number;
+  vapour: number;
+}): number {
   if (!(ullage >= 0)) throw new InputError('ullage', String(ullage), 'litres of air, zero or more');
   if (!(head >= 0 && head < 5)) throw new InputError('head', String(head), '0 to 5 m');
   const pressure = density * 1000 * GRAVITY * head;
@@ -54,9 +64,21 @@ interface Crest {
  * @param flow m³/s
  * @param density kg/L
  * @param vapour Pa
- * @example siphonCrest(1.2, hose, 5e-5, 0.745, 36_000).runs // true
+ * @example siphonCrest({ rise: 1.2, hose, flow: 5e-5, density: 0.745, vapour: 36_000 }).runs // true
  */
-export function siphonCrest(rise: number, hose: Hose, flow: number, density: number, vapour: number): Crest {
+export function siphonCrest({
+  rise,
+  hose,
+  flow,
+  density,
+  vapour,
+}: {
+  rise: number;
+  hose: Hose;
+  flow: number;
+  density: number;
+  vapour: number;
+}): Crest {
   if (!(rise >= 0 && rise < 20)) throw new InputError('rise', String(rise), '0 to 20 m');
   const rho = density * 1000;
   const speed = flow / ((Math.PI / 4) * hose.bore ** 2);

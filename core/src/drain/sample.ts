@@ -36,11 +36,13 @@ const nothing = { tank: 'nothing from this', filter: 'as due', pump: 'nothing fr
 export function judgeSample(look: SampleLook, fuel: FuelKind): Sample {
   const say = (
     outcome: Verdict['outcome'],
-    decide: Sample['decide'],
-    text: string,
-    next: string,
-    means: Sample['means'],
-    more: Verdict['reasons'] = [],
+    {
+      decide,
+      text,
+      next,
+      means,
+      more = [],
+    }: { decide: Sample['decide']; text: string; next: string; means: Sample['means']; more?: Verdict['reasons'] },
   ): Sample => ({
     decide,
     means,
@@ -58,87 +60,88 @@ export function judgeSample(look: SampleLook, fuel: FuelKind): Sample {
   });
   switch (look) {
     case 'clear':
-      return say(
-        'good',
-        'return',
-        'clear, as the clean one beside it',
-        'it may go back through a clean funnel',
-        nothing,
-      );
+      return say('good', {
+        decide: 'return',
+        text: 'clear, as the clean one beside it',
+        next: 'it may go back through a clean funnel',
+        means: nothing,
+      });
     case 'haze':
-      return say(
-        'doubtful',
-        'filter',
-        'hazy: fine water or cold wax',
-        fuel === 'diesel'
-          ? 'warm it to room temperature and look again'
-          : 'let it stand warm and look again; then filter or dispose of it',
-        {
+      return say('doubtful', {
+        decide: 'filter',
+        text: 'hazy: fine water or cold wax',
+        next:
+          fuel === 'diesel'
+            ? 'warm it to room temperature and look again'
+            : 'let it stand warm and look again; then filter or dispose of it',
+        means: {
           ...nothing,
           filter: 'change it',
         },
-      );
+      });
     case 'water':
-      return say(
-        'bad',
-        'dispose',
-        'water under the fuel',
-        'do not put it back; look into the tank, cut the filter open',
-        {
+      return say('bad', {
+        decide: 'dispose',
+        text: 'water under the fuel',
+        next: 'do not put it back; look into the tank, cut the filter open',
+        means: {
           tank: 'look for rust and where the water came in',
           filter: 'cut it open, change it',
           pump: 'run it in clean fuel before it goes back',
         },
-        fuel === 'petrol' || fuel === 'e85'
-          ? [
-              {
-                text: `E10 takes about ${WATER_HELD * 100} % of water before it separates`,
-                basis: fromMemory('handbooks of ethanol blends'),
-              },
-            ]
-          : [],
-      );
+        more:
+          fuel === 'petrol' || fuel === 'e85'
+            ? [
+                {
+                  text: `E10 takes about ${WATER_HELD * 100} % of water before it separates`,
+                  basis: fromMemory('handbooks of ethanol blends'),
+                },
+              ]
+            : [],
+      });
     case 'sediment':
-      return say('bad', 'filter', 'grains at the foot', 'filter it, look into the tank and at the strainer', {
-        tank: 'rinse and look: rust, flakes, sand',
-        filter: 'cut it open: dirty at the inlet, clean at the outlet, it did its job',
-        pump: 'strainer off and looked at',
+      return say('bad', {
+        decide: 'filter',
+        text: 'grains at the foot',
+        next: 'filter it, look into the tank and at the strainer',
+        means: {
+          tank: 'rinse and look: rust, flakes, sand',
+          filter: 'cut it open: dirty at the inlet, clean at the outlet, it did its job',
+          pump: 'strainer off and looked at',
+        },
       });
     case 'crystals':
-      return say(
-        'bad',
-        'dispose',
-        'crystals: something was put in',
-        'keep the sample sealed and dated; the owner and perhaps others want to know',
-        {
+      return say('bad', {
+        decide: 'dispose',
+        text: 'crystals: something was put in',
+        next: 'keep the sample sealed and dated; the owner and perhaps others want to know',
+        means: {
           tank: 'washed and dried before anything goes back',
           filter: 'change it, keep the old one',
           pump: 'opened or replaced',
         },
-      );
+      });
     case 'varnish':
-      return say(
-        'bad',
-        'dispose',
-        'old fuel: it has begun to gum',
-        'dispose of it; clean sender, strainer and injectors’ rail',
-        {
+      return say('bad', {
+        decide: 'dispose',
+        text: 'old fuel: it has begun to gum',
+        next: 'dispose of it; clean sender, strainer and injectors’ rail',
+        means: {
           tank: 'chemical clean or wash',
           filter: 'change it',
           pump: 'may stick: run it in clean fuel',
         },
-      );
+      });
     case 'slime':
-      return say(
-        'bad',
-        'dispose',
-        'dark slime: it lives where water stands',
-        'dispose of it; wash the tank, treat, and find the water',
-        {
+      return say('bad', {
+        decide: 'dispose',
+        text: 'dark slime: it lives where water stands',
+        next: 'dispose of it; wash the tank, treat, and find the water',
+        means: {
           tank: 'wash until clear, dry, look under pads',
           filter: 'change it now and once more after the first tankful',
           pump: 'screens off and looked at',
         },
-      );
+      });
   }
 }

@@ -1,6 +1,6 @@
 import { litres, rounded, say, type Sentence } from '../quantity/index.ts';
 import { commonPractice, computed, type Basis } from '../basis/index.ts';
-import { estimate, multiply, exactly, type Estimate } from '../estimate/index.ts';
+import { estimate, multiply, exactly, type Estimate, type Span } from '../estimate/index.ts';
 import { fuels, kinematicViscosity } from '../fluid/index.ts';
 import { drained, litresToTakeOut } from '../handling/index.ts';
 import type { Complaint } from '../order/index.ts';
@@ -67,9 +67,9 @@ export function drainWays({
   };
   const ways = [
     transferPump(out, rest, kit),
-    siphon(vehicle, aboard, out, rest, kit, celsius, facts),
+    siphon(vehicle, { aboard, out, stays: rest }, { kit, celsius, ...facts }),
     plug(vehicle, aboard, facts),
-    ownPump(vehicle, out, rest, complaint),
+    ownPump(vehicle, { out, stays: rest, complaint }),
     otherTank(out, rest, facts),
     road(aboard, complaint, facts),
   ];
@@ -81,7 +81,7 @@ export function drainWays({
   );
 }
 
-const plus = (a: Estimate, lo: number, typ: number, hi: number): Estimate => ({
+const plus = (a: Estimate, { lo, typ, hi }: Span): Estimate => ({
   ...a,
   lo: a.lo + lo,
   typ: a.typ + typ,
@@ -89,19 +89,26 @@ const plus = (a: Estimate, lo: number, typ: number, hi: number): Estimate => ({
 });
 /** Minutes for litres at a flow, slow end against much, fast end against little. */
 const at = (litres: Estimate, flow: Estimate, basis: Basis): Estimate =>
-  estimate(litres.lo / flow.hi, litres.typ / flow.typ, litres.hi / flow.lo, basis);
+  estimate({ lo: litres.lo / flow.hi, typ: litres.typ / flow.typ, hi: litres.hi / flow.lo }, basis);
 const sorted = (values: number[], basis: Basis): Estimate => {
   const [lo, typ, hi] = [...values].sort((a, b) => a - b) as [number, number, number];
   return { lo, typ, hi, basis };
 };
 const some = (lo: number, typ: number, hi: number): Estimate => ({ lo, typ, hi, basis: commonPractice });
 
+/** Aboard, out of it, and what stays; L. */
+interface Amounts {
+  aboard: Estimate;
+  out: Estimate;
+  stays: Estimate;
+}
+
 function transferPump(out: Estimate, stays: Estimate, kit: DrainKit): DrainWay {
   const flow = kit.transferPump ?? some(1, 1, 1);
   return {
     id: 'transferPump',
     name: 'Transfer pump',
-    minutes: plus(at(out, flow, computed('litres / rated flow')), 3, 5, 10),
+    minutes: plus(at(out, flow, computed('litres / rated flow')), { lo: 3, typ: 5, hi: 10 }),
     hands: some(3, 6, 12),
     stays,
     cannot: kit.transferPump ? null : 'this shop has no transfer pump',
@@ -112,12 +119,8 @@ function transferPump(out: Estimate, stays: Estimate, kit: DrainKit): DrainWay {
 
 function siphon(
   vehicle: VehicleFile,
-  aboard: Estimate,
-  out: Estimate,
-  stays: Estimate,
-  kit: DrainKit,
-  celsius: number,
-  { capShut, hoseHead }: DrainFacts,
+  { aboard, out, stays }: Amounts,
+  { kit, celsius, capShut, hoseHead }: DrainFacts & { kit: DrainKit; celsius: number },
 ): DrainWay {
   const hose = kit.siphon;
   const viscosity = kinematicViscosity(vehicle.fuel, celsius) * 1e-6;
@@ -131,7 +134,7 @@ function siphon(
   return {
     id: 'siphon',
     name: 'Siphon',
-    minutes: plus(at(out, perMinute, perMinute.basis), 4, 6, 12),
+    minutes: plus(at(out, perMinute, perMinute.basis), { lo: 4, typ: 6, hi: 12 }),
     hands: some(4, 8, 15),
     stays: { ...stays, hi: stays.hi * 1.5 },
     cannot: !hose
@@ -153,8 +156,10 @@ function plug(vehicle: VehicleFile, aboard: Estimate, { capShut, plug: seen }: D
     // The shape says how the surface changes with the level; the capacity how large it is.
     const scale = capacity / shapeLitres(shape);
     return (
-      drainTime((m) => contentsBelow(shape, m * 1000).surface * scale, levelAt(shape, litres / capacity) / 1000, hole) /
-      60
+      drainTime((m) => contentsBelow(shape, m * 1000).surface * scale, {
+        head: levelAt(shape, litres / capacity) / 1000,
+        hole,
+      }) / 60
     );
   };
   const run = sorted(
@@ -168,7 +173,7 @@ function plug(vehicle: VehicleFile, aboard: Estimate, { capShut, plug: seen }: D
   return {
     id: 'plug',
     name: 'Drain plug, if it has one',
-    minutes: plus(run, 3, 5, 15),
+    minutes: plus(run, { lo: 3, typ: 5, hi: 15 }),
     hands: some(4, 7, 20),
     stays: some(0, 0.3, 1),
     cannot:
@@ -184,9 +189,12 @@ function plug(vehicle: VehicleFile, aboard: Estimate, { capShut, plug: seen }: D
   };
 }
 
-function ownPump(vehicle: VehicleFile, out: Estimate, stays: Estimate, complaint: Complaint): DrainWay {
+function ownPump(
+  vehicle: VehicleFile,
+  { out, stays, complaint }: { out: Estimate; stays: Estimate; complaint: Complaint },
+): DrainWay {
   const flow = multiply(OWN_PUMP_FLOW, BURST_SHARE);
-  const minutes = plus(at(out, flow, computed('flow × a third of the time')), 5, 8, 15);
+  const minutes = plus(at(out, flow, computed('flow × a third of the time')), { lo: 5, typ: 8, hi: 15 });
   return {
     id: 'ownPump',
     name: 'Its own pump, in bursts',
@@ -210,16 +218,19 @@ function stopsAfter(vehicle: VehicleFile, aboard: Estimate): Estimate {
   const head = vehicle.tank.shape.height / 1000;
   const density = fuels[vehicle.fuel].density.typ;
   const vapour = vehicle.fuel === 'petrol' ? 40_000 : 1_000;
-  const least = capShutStopsAfter(Math.max(0, full.lo - aboard.hi), head / 2, density, 0);
-  const most = capShutStopsAfter(Math.max(0, full.hi - aboard.lo), head, density, vapour);
-  return estimate(least, (least + most) / 2, most, computed('air in the tank thins by the head of fuel'));
+  const least = capShutStopsAfter({ ullage: Math.max(0, full.lo - aboard.hi), head: head / 2, density, vapour: 0 });
+  const most = capShutStopsAfter({ ullage: Math.max(0, full.hi - aboard.lo), head, density, vapour });
+  return estimate(
+    { lo: least, typ: (least + most) / 2, hi: most },
+    computed('air in the tank thins by the head of fuel'),
+  );
 }
 
 function otherTank(out: Estimate, stays: Estimate, { otherTank: there }: DrainFacts): DrainWay {
   return {
     id: 'otherTank',
     name: 'Into the other tank aboard',
-    minutes: plus(at(out, some(1, 2, 4), computed('litres / flow of its transfer pump')), 2, 4, 8),
+    minutes: plus(at(out, some(1, 2, 4), computed('litres / flow of its transfer pump')), { lo: 2, typ: 4, hi: 8 }),
     hands: some(2, 4, 8),
     stays,
     cannot: there ? null : 'no second tank seen',

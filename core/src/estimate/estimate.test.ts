@@ -19,7 +19,7 @@ import {
 const number = fc.double({ min: -1000, max: 1000, noNaN: true });
 const range: fc.Arbitrary<Estimate> = fc.tuple(number, number, number).map((v) => {
   const [lo, typ, hi] = [...v].sort((a, b) => a - b) as [number, number, number];
-  return estimate(lo, typ, hi, typical);
+  return estimate({ lo, typ, hi }, typical);
 });
 const pointIn = (r: Estimate, t: number) => Math.min(r.hi, r.lo + t * (r.hi - r.lo));
 const share = fc.double({ min: 0, max: 1, noNaN: true });
@@ -51,9 +51,9 @@ describe('interval arithmetic', () => {
   });
 
   test('refuses what is upside down, not a number, or divided by what may be zero', () => {
-    expect(() => estimate(3, 2, 4, typical)).toThrow(InputError);
+    expect(() => estimate({ lo: 3, typ: 2, hi: 4 }, typical)).toThrow(InputError);
     expect(() => exactly(Number.NaN)).toThrow(InputError);
-    expect(() => divide(exactly(1), estimate(-1, 0, 1, typical))).toThrow(InputError);
+    expect(() => divide(exactly(1), estimate({ lo: -1, typ: 0, hi: 1 }, typical))).toThrow(InputError);
   });
 
   test('rounding for people', () => {

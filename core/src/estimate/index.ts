@@ -2,11 +2,19 @@ import type { Basis } from '../basis/index.ts';
 import { computed, measured } from '../basis/index.ts';
 import { InputError } from '../errors/index.ts';
 
-/** What is known of a figure: it lies between `lo` and `hi`, most likely near `typ`. Any unit, the same for all three. */
-export interface Estimate {
+/** A range with its likely figure. Any unit, the same for all three. */
+export interface Span {
+  /** The least it may be. */
   lo: number;
+  /** What it most likely is. */
   typ: number;
+  /** The most it may be. */
   hi: number;
+}
+
+/** What is known of a figure: it lies between `lo` and `hi`, most likely near `typ`. */
+export interface Estimate extends Span {
+  /** Where it comes from. */
   basis: Basis;
 }
 
@@ -14,9 +22,9 @@ export interface Estimate {
  * Makes an estimate and refuses one that is upside down or not a number.
  *
  * @throws InputError when not lo ≤ typ ≤ hi or any is not finite
- * @example estimate(30, 60, 110, typical)
+ * @example estimate({ lo: 30, typ: 60, hi: 110 }, typical)
  */
-export function estimate(lo: number, typ: number, hi: number, basis: Basis, field = 'range'): Estimate {
+export function estimate({ lo, typ, hi }: Span, basis: Basis, field = 'range'): Estimate {
   for (const value of [lo, typ, hi])
     if (!Number.isFinite(value)) throw new InputError(field, String(value), 'a finite number');
   if (lo > typ || typ > hi)
@@ -25,21 +33,26 @@ export function estimate(lo: number, typ: number, hi: number, basis: Basis, fiel
 }
 
 /** A figure somebody measured or typed: a range of width zero. @example exactly(180) */
-export const exactly = (value: number, basis: Basis = measured): Estimate => estimate(value, value, value, basis);
+export const exactly = (value: number, basis: Basis = measured): Estimate =>
+  estimate({ lo: value, typ: value, hi: value }, basis);
 
 const sumBasis = computed('sum of ranges');
 
 /** Sum, ends added to ends. Encloses every sum of points. */
-export const add = (a: Estimate, b: Estimate): Estimate => estimate(a.lo + b.lo, a.typ + b.typ, a.hi + b.hi, sumBasis);
+export const add = (a: Estimate, b: Estimate): Estimate =>
+  estimate({ lo: a.lo + b.lo, typ: a.typ + b.typ, hi: a.hi + b.hi }, sumBasis);
 
 /** Difference a − b, each end against the other's far end. Encloses every difference of points. */
 export const subtract = (a: Estimate, b: Estimate): Estimate =>
-  estimate(a.lo - b.hi, a.typ - b.typ, a.hi - b.lo, computed('difference of ranges'));
+  estimate({ lo: a.lo - b.hi, typ: a.typ - b.typ, hi: a.hi - b.lo }, computed('difference of ranges'));
 
 /** Product; all four corner products are tried, so signs may be mixed. */
 export function multiply(a: Estimate, b: Estimate): Estimate {
   const corners = [a.lo * b.lo, a.lo * b.hi, a.hi * b.lo, a.hi * b.hi];
-  return estimate(Math.min(...corners), a.typ * b.typ, Math.max(...corners), computed('product of ranges'));
+  return estimate(
+    { lo: Math.min(...corners), typ: a.typ * b.typ, hi: Math.max(...corners) },
+    computed('product of ranges'),
+  );
 }
 
 /**
@@ -50,7 +63,10 @@ export function multiply(a: Estimate, b: Estimate): Estimate {
 export function divide(a: Estimate, b: Estimate): Estimate {
   if (b.lo <= 0 && b.hi >= 0) throw new InputError('divisor', `${b.lo} to ${b.hi}`, 'a range that does not touch zero');
   const corners = [a.lo / b.lo, a.lo / b.hi, a.hi / b.lo, a.hi / b.hi];
-  return estimate(Math.min(...corners), a.typ / b.typ, Math.max(...corners), computed('quotient of ranges'));
+  return estimate(
+    { lo: Math.min(...corners), typ: a.typ / b.typ, hi: Math.max(...corners) },
+    computed('quotient of ranges'),
+  );
 }
 
 /** Sum of many, zero for none. */
@@ -76,7 +92,7 @@ export function narrow(a: Estimate, b: Estimate, basis: Basis): Estimate {
   const lo = Math.max(a.lo, b.lo);
   const hi = Math.min(a.hi, b.hi);
   const narrower = a.hi - a.lo <= b.hi - b.lo ? a : b;
-  return estimate(lo, Math.min(hi, Math.max(lo, narrower.typ)), hi, basis);
+  return estimate({ lo, typ: Math.min(hi, Math.max(lo, narrower.typ)), hi }, basis);
 }
 
 /** Is it known to a point? Drawn solid; anything else is hatched. */

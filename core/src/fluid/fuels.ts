@@ -61,7 +61,7 @@ export const fuels: Record<FuelKind, Fuel> = {
 function blend(share: number): Estimate {
   if (!(share >= 0 && share <= 1)) throw new InputError('ethanol', String(share), 'a share from 0 to 1');
   const mix = (petrol: number) => share * ETHANOL + (1 - share) * petrol;
-  return estimate(mix(0.72), mix(0.745), mix(0.775), computed('mixed by volume'));
+  return estimate({ lo: mix(0.72), typ: mix(0.745), hi: mix(0.775) }, computed('mixed by volume'));
 }
 
 /**
@@ -114,9 +114,7 @@ export function densityAt(fuel: FuelKind, celsius: number): Estimate {
   const at = (rho: number) =>
     rho * (ethanol > 0.5 ? expand(ETHANOL_EXPANSION, inRange(celsius)) : volumeCorrection(rho * 1000, celsius));
   return estimate(
-    at(density.lo),
-    at(density.typ),
-    at(density.hi),
+    { lo: at(density.lo), typ: at(density.typ), hi: at(density.hi) },
     computed(`density at 15 °C, carried to ${celsius} °C`),
   );
 }

@@ -44,7 +44,7 @@ export function changed(state: TankState, change: Change): TankState {
       return { ...state, vehicle: { ...vehicle, connections }, taut, slack: { ...state.slack, [line]: slack } };
     }
     case 'reach':
-      return { ...state, vehicle: foundOut(vehicle, REACH.id, change.way, change.mm) };
+      return { ...state, vehicle: foundOut(vehicle, { question: REACH.id, of: change.way, value: change.mm }) };
     case 'lower': {
       const { obstruction, mm } = change;
       return {
@@ -72,6 +72,6 @@ export function changed(state: TankState, change: Change): TankState {
     case 'helper':
       return { ...state, shop: { ...state.shop, helperMinutes: 0 } };
     case 'tilt':
-      return { ...state, vehicle: foundOut(vehicle, MORE_TILT.id, null, change.mm) };
+      return { ...state, vehicle: foundOut(vehicle, { question: MORE_TILT.id, of: null, value: change.mm }) };
   }
 }

@@ -1,3 +1,4 @@
+import type { Span } from '../estimate/index.ts';
 import { mm, say, type Sentence } from '../quantity/index.ts';
 import type { Margins, TankState } from '../hang/index.ts';
 import type { Route } from '../route/index.ts';
@@ -22,7 +23,7 @@ export interface Way {
 export interface Foresight {
   /** By how the ranges turn out. */
   ways: Record<View, Way | null>;
-  minutes: { lo: number; typ: number; hi: number } | null;
+  minutes: Span | null;
   verdict: Verdict;
   /** What the plan asks of each that is still on, with what is known of it. mm */
   asks: { key: string; name: string; mm: number; lo: number; hi: number }[];
@@ -37,13 +38,15 @@ export interface Foresight {
  * how far it is.
  *
  * @param onProgress 0 to 1; return false to give up looking for remedies
- * @example foresee(state, [{ what: 'slack', line: 'feed', mm: 80 }]).minutes?.typ
+ * @example foresee(state, { changes: [{ what: 'slack', line: 'feed', mm: 80 }] }).minutes?.typ
  */
 export function foresee(
   given: TankState,
-  changes: readonly Change[] = [],
-  onProgress?: (share: number) => boolean | void,
-  margins: Margins = given.shop,
+  {
+    changes = [],
+    onProgress,
+    margins = given.shop,
+  }: { changes?: readonly Change[]; onProgress?: (share: number) => boolean | void; margins?: Margins } = {},
 ): Foresight {
   const state = changes.reduce(changed, given);
   const ahead = outlook(state, margins);

@@ -13,7 +13,7 @@ import { remedies } from './remedies.ts';
 import { stuck } from './stuck.ts';
 
 const line = (id: string, slack: Range, from: number, more: Partial<Connection> = {}) =>
-  plainLine(id, slack, r(from), more);
+  plainLine(id, { slack, reachFrom: r(from), more });
 
 function begin(connections: Connection[], more: Partial<VehicleFile> = {}): TankState {
   const vehicle: VehicleFile = {

@@ -1,3 +1,4 @@
+import type { Span } from '../estimate/index.ts';
 import { computed } from '../basis/index.ts';
 import type { Route } from '../route/index.ts';
 import type { Margins, TankState } from '../hang/index.ts';
@@ -54,7 +55,7 @@ function judge({ best, typical, look, worst }: Omit<Outlook, 'verdict'>): Verdic
 }
 
 /** Least and most minutes of the way down that are known of, with the likely one. null where there is no way at all. */
-export function minutesAhead({ best, typical, look, worst }: Outlook): { lo: number; typ: number; hi: number } | null {
+export function minutesAhead({ best, typical, look, worst }: Outlook): Span | null {
   const known = [best, typical, look, worst].flatMap((r) => (r ? [r.minutes] : []));
   if (known.length === 0) return null;
   const lo = Math.min(...known);

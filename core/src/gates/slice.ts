@@ -92,7 +92,10 @@ type Own = Draft<GatesSlice>;
 const closed = (): Gate => ({ answers: {}, passed: null, history: [], ended: null });
 
 /** What was confirmed ends with its condition. `items` left out: all of it. */
-function end(own: Own, gate: GateNumber, why: string, moment: Moment, items?: readonly string[]): void {
+function end(
+  own: Own,
+  { gate, why, moment, items }: { gate: GateNumber; why: string; moment: Moment; items?: readonly string[] },
+): void {
   const one = own.gates[gate];
   for (const passed of one.history) passed.endedIn.push(moment.id);
   const gone = items ?? Object.keys(one.answers);
@@ -104,7 +107,10 @@ function end(own: Own, gate: GateNumber, why: string, moment: Moment, items?: re
 }
 
 /** Did a gate stand, as far as the maker of an entry knew? */
-function stood(own: Own, gate: GateNumber, moment: Moment, facts: Readonly<GatesFacts>): boolean {
+function stood(
+  own: Own,
+  { gate, moment, facts }: { gate: GateNumber; moment: Moment; facts: Readonly<GatesFacts> },
+): boolean {
   const { knew } = moment;
   return (
     !disputeKnown(facts, `gate:${gate}`, knew) &&
@@ -113,8 +119,11 @@ function stood(own: Own, gate: GateNumber, moment: Moment, facts: Readonly<Gates
 }
 
 /** Does what a gate stands before happen? Then it is owed unless the gate stood. */
-function crossed(own: Own, gate: GateNumber, what: Sentence, moment: Moment, facts: Readonly<GatesFacts>): void {
-  if (stood(own, gate, moment, facts)) return;
+function crossed(
+  own: Own,
+  { gate, what, moment, facts }: { gate: GateNumber; what: Sentence; moment: Moment; facts: Readonly<GatesFacts> },
+): void {
+  if (stood(own, { gate, moment, facts })) return;
   const id = `crossing:${gate}@${moment.id}`;
   // One entry crosses a gate once; what others crossed has other ids.
   if (own.crossings.slice(-4).some((c) => c.id === id)) return;
@@ -129,36 +138,39 @@ export const gatesSlice = defineSlice<GatesSlice, GatesFacts>({
     cameOff: (own, { key }, { moment, facts }) => {
       const { kind, id } = splitKey(key);
       const line = kind === 'line' ? lineOf(facts.vehicle, id) : undefined;
-      if (line) crossed(own, 1, `${line.name} was opened`, moment, facts);
-      if (kind === 'support') crossed(own, 2, 'a support came off', moment, facts);
+      if (line) crossed(own, { gate: 1, what: `${line.name} was opened`, moment, facts });
+      if (kind === 'support') crossed(own, { gate: 2, what: 'a support came off', moment, facts });
       if (!line || !madeBeforeKeyOn(line)) return;
       own.liveParted.push(moment.id);
-      end(own, 4, `${line.name} was parted since`, moment);
+      end(own, { gate: 4, why: `${line.name} was parted since`, moment });
     },
     moved: (own, { from, to }, { moment, facts }) => {
-      if (isHome(from) && !isHome(to)) crossed(own, 2, say`lowered to ${mm(deepest(to))}`, moment, facts);
+      if (isHome(from) && !isHome(to))
+        crossed(own, { gate: 2, what: say`lowered to ${mm(deepest(to))}`, moment, facts });
       const { goal, vehicle, rings } = facts;
       const closed =
         rings.findLast((r) => moment.knew(r.in))?.state === 'closed' && !disputeKnown(facts, UNIT, moment.knew);
       const benched = deepest(from) >= vehicle.clear || (goal !== null && Math.min(from.f, from.r) >= goal);
-      if (benched && deepest(to) < deepest(from) && !closed) crossed(own, 3, 'the tank went up', moment, facts);
+      if (benched && deepest(to) < deepest(from) && !closed)
+        crossed(own, { gate: 3, what: 'the tank went up', moment, facts });
     },
     ring: (own, { state }, { moment, facts }) => {
-      if (state === 'closed') crossed(own, 3, 'the ring was closed', moment, facts);
-      end(own, 3, `the ring was ${state} since`, moment);
+      if (state === 'closed') crossed(own, { gate: 3, what: 'the ring was closed', moment, facts });
+      end(own, { gate: 3, why: `the ring was ${state} since`, moment });
     },
-    supportsBack: (own, _event, { moment }) => end(own, 2, 'the supports are back on', moment),
-    vehicleMoved: (own, _event, { moment }) => end(own, 1, 'the vehicle was moved since', moment, ['support', 'air']),
+    supportsBack: (own, _event, { moment }) => end(own, { gate: 2, why: 'the supports are back on', moment }),
+    vehicleMoved: (own, _event, { moment }) =>
+      end(own, { gate: 1, why: 'the vehicle was moved since', moment, items: ['support', 'air'] }),
     keyOn: (own, _event, { moment, facts }) => {
-      if (own.liveParted.some(moment.knew)) crossed(own, 4, 'the key was turned on', moment, facts);
-      end(own, 1, 'the key was turned on since', moment, ['pressure']);
+      if (own.liveParted.some(moment.knew)) crossed(own, { gate: 4, what: 'the key was turned on', moment, facts });
+      end(own, { gate: 1, why: 'the key was turned on since', moment, items: ['pressure'] });
     },
     battery: (own, { on }, { moment }) => {
-      if (on) end(own, 2, 'the battery was put on since', moment, ['battery']);
-      else end(own, 4, 'the battery was taken off since', moment, ['battery']);
+      if (on) end(own, { gate: 2, why: 'the battery was put on since', moment, items: ['battery'] });
+      else end(own, { gate: 4, why: 'the battery was taken off since', moment, items: ['battery'] });
     },
     fuelChanged: (own, { in: came }, { moment }) => {
-      if (came) end(own, 2, 'litres went in since', moment, ['witnesses', 'mass']);
+      if (came) end(own, { gate: 2, why: 'litres went in since', moment, items: ['witnesses', 'mass'] });
     },
   },
   owes: (state): Debt[] =>

@@ -23,16 +23,16 @@ describe('mass by hand', () => {
   });
 
   test.each([
-    [estimate(12, 18, 24, measured), 'alone', 'good'],
-    [estimate(20, 26, 31, measured), 'two', 'doubtful'],
-    [estimate(35, 42, 50, measured), 'neither', 'bad'],
+    [estimate({ lo: 12, typ: 18, hi: 24 }, measured), 'alone', 'good'],
+    [estimate({ lo: 20, typ: 26, hi: 31 }, measured), 'two', 'doubtful'],
+    [estimate({ lo: 35, typ: 42, hi: 50 }, measured), 'neither', 'bad'],
   ] as const)('%o: %s', (mass, hands, outcome) => {
     expect(judgeHandling(mass, shop)).toMatchObject({ hands, verdict: { outcome } });
   });
 
   test('the limit is judged at the heavy end', () => {
     expect(judgeHandling(exactly(25), shop).hands).toBe('alone');
-    expect(judgeHandling(estimate(20, 22, 25.1, measured), shop).hands).toBe('two');
+    expect(judgeHandling(estimate({ lo: 20, typ: 22, hi: 25.1 }, measured), shop).hands).toBe('two');
     expect(() => judgeHandling(exactly(9), { alone: 0, two: 1 })).toThrow(InputError);
   });
 });

@@ -61,19 +61,19 @@ describe('centre of the tank', () => {
   test('level and alone it lies in the middle; a shield at one end draws it there', () => {
     const alone = tankCentre(rail, exactly(30));
     expect(alone.x.typ).toBeCloseTo(550, 6);
-    const hung = tankCentre(rail, exactly(0), [{ kg: exactly(5), x: 1100 }]);
+    const hung = tankCentre(rail, exactly(0), { attached: [{ kg: exactly(5), x: 1100 }] });
     expect(hung.x.typ).toBeCloseTo((13 * 550 + 5 * 1100) / 18, 6);
     expect(hung.mass.typ).toBeCloseTo(18, 6);
   });
   test('tipped to the second end, fuel runs there', () => {
-    expect(tankCentre(rail, exactly(30), [], { x: 6, y: 0 }).x.typ).toBeGreaterThan(560);
+    expect(tankCentre(rail, exactly(30), { attached: [], tilt: { x: 6, y: 0 } }).x.typ).toBeGreaterThan(560);
   });
 });
 
 describe('jack', () => {
-  const centre = tankCentre(rail, estimate(5, 8, 12, measured));
+  const centre = tankCentre(rail, estimate({ lo: 5, typ: 8, hi: 12 }, measured));
   test('too small is said with both figures', () => {
-    const verdict = judgeJack({ rated: 15, pad: 400, height: 800 }, centre, 550, 120);
+    const verdict = judgeJack({ rated: 15, pad: 400, height: 800 }, centre, { under: 550, over: 120 });
     expect(verdict.outcome).toBe('bad');
     expect(verdict.reasons[0]!.text).toBe('the jack is too small');
     expect(inWords(verdict.reasons[0]!.limit!)).toBe('15 kg rated');
@@ -81,11 +81,11 @@ describe('jack', () => {
     expect(inWords(verdict.reasons[0]!.limit!, 'us')).toBe('33 lb rated');
   });
   test('under the middle it stands to atan(half pad / height); beside it, it does not', () => {
-    expect(judgeJack({ rated: 200, pad: 400, height: 800 }, centre, 550, 200).reasons[0]!.text).toBe(
+    expect(judgeJack({ rated: 200, pad: 400, height: 800 }, centre, { under: 550, over: 200 }).reasons[0]!.text).toBe(
       'stays on the pad to 45° of tilt',
     );
-    expect(judgeJack({ rated: 200, pad: 200, height: 800 }, centre, 800, 120).outcome).toBe('bad');
-    expect(() => judgeJack({ rated: 0, pad: 200, height: 800 }, centre, 550, 120)).toThrow(InputError);
+    expect(judgeJack({ rated: 200, pad: 200, height: 800 }, centre, { under: 800, over: 120 }).outcome).toBe('bad');
+    expect(() => judgeJack({ rated: 0, pad: 200, height: 800 }, centre, { under: 550, over: 120 })).toThrow(InputError);
   });
 });
 

@@ -28,25 +28,31 @@ export interface LiftMetric {
  * @example weightLimit({ horizontal: 40, vertical: 30, distance: 60, asymmetry: 30, frequency: 1, coupling: 0.95 }) // 9.557
  */
 export function weightLimit(lift: LiftMetric): number {
-  const h = inside('horizontal', lift.horizontal, 25, 63, 'cm');
-  const v = inside('vertical', lift.vertical, 0, 175, 'cm');
-  const d = inside('distance', lift.distance, 25, 175, 'cm');
-  const a = inside('asymmetry', lift.asymmetry, 0, 135, 'degrees');
-  const [fm, cm] = [inside('frequency', lift.frequency, 0, 1, ''), inside('coupling', lift.coupling, 0, 1, '')];
+  const h = inside('horizontal', lift.horizontal, { lo: 25, hi: 63, unit: 'cm' });
+  const v = inside('vertical', lift.vertical, { lo: 0, hi: 175, unit: 'cm' });
+  const d = inside('distance', lift.distance, { lo: 25, hi: 175, unit: 'cm' });
+  const a = inside('asymmetry', lift.asymmetry, { lo: 0, hi: 135, unit: 'degrees' });
+  const [fm, cm] = [
+    inside('frequency', lift.frequency, { lo: 0, hi: 1, unit: '' }),
+    inside('coupling', lift.coupling, { lo: 0, hi: 1, unit: '' }),
+  ];
   return 23 * (25 / h) * (1 - 0.003 * Math.abs(v - 75)) * (0.82 + 4.5 / d) * (1 - 0.0032 * a) * fm * cm;
 }
 
 /** The same in inches and pounds: 51 · 10/H · (1 − 0.0075·|V − 30|) · (0.82 + 1.8/D) · …; lb. */
 export function weightLimitUS(lift: LiftMetric): number {
-  const h = inside('horizontal', lift.horizontal, 10, 25, 'in');
-  const v = inside('vertical', lift.vertical, 0, 70, 'in');
-  const d = inside('distance', lift.distance, 10, 70, 'in');
-  const a = inside('asymmetry', lift.asymmetry, 0, 135, 'degrees');
-  const [fm, cm] = [inside('frequency', lift.frequency, 0, 1, ''), inside('coupling', lift.coupling, 0, 1, '')];
+  const h = inside('horizontal', lift.horizontal, { lo: 10, hi: 25, unit: 'in' });
+  const v = inside('vertical', lift.vertical, { lo: 0, hi: 70, unit: 'in' });
+  const d = inside('distance', lift.distance, { lo: 10, hi: 70, unit: 'in' });
+  const a = inside('asymmetry', lift.asymmetry, { lo: 0, hi: 135, unit: 'degrees' });
+  const [fm, cm] = [
+    inside('frequency', lift.frequency, { lo: 0, hi: 1, unit: '' }),
+    inside('coupling', lift.coupling, { lo: 0, hi: 1, unit: '' }),
+  ];
   return 51 * (10 / h) * (1 - 0.0075 * Math.abs(v - 30)) * (0.82 + 1.8 / d) * (1 - 0.0032 * a) * fm * cm;
 }
 
-function inside(field: string, value: number, lo: number, hi: number, unit: string): number {
+function inside(field: string, value: number, { lo, hi, unit }: { lo: number; hi: number; unit: string }): number {
   if (!(value >= lo && value <= hi)) throw new InputError(field, String(value), `${lo} to ${hi} ${unit}`.trim());
   return value;
 }

@@ -106,7 +106,10 @@ export function litresToTakeOut({
   ].sort((a, b) => a - b);
   const stays = drained(vehicle, aboard);
   return {
-    litres: estimate(values[0]!, values[1]!, values[2]!, computed('(empty mass + litres × density − limit) / density')),
+    litres: estimate(
+      { lo: values[0]!, typ: values[1]!, hi: values[2]! },
+      computed('(empty mass + litres × density − limit) / density'),
+    ),
     enough: empty.hi + stays.hi * density.hi <= limit,
   };
 }

@@ -20,20 +20,19 @@ interface Centre {
  * Mass and centre of gravity of the tank with what is in it and what hangs from it, at a tilt: fuel runs to the low end.
  *
  * @param attached kilograms that come down with it, and where along it (mm from the first end)
- * @example tankCentre(rail, exactly(30), []).x // around the middle
+ * @example tankCentre(rail, exactly(30)).x // around the middle
  */
 export function tankCentre(
   file: VehicleFile,
   litres: Estimate,
-  attached: readonly { kg: Estimate; x: number }[] = [],
-  tilt: Tilt = { x: 0, y: 0 },
+  { attached = [], tilt = { x: 0, y: 0 } }: { attached?: readonly { kg: Estimate; x: number }[]; tilt?: Tilt } = {},
 ): Centre {
   const { shape } = file.tank;
   const full = estimateOf(file, file.tank.litres);
   const { density } = fuels[file.fuel];
   const empty = estimateOf(file, file.tank.emptyMass);
-  const at = (l: number, kg: number, rho: number, hung: (e: Estimate) => number, capacity: number) => {
-    const inShape = Math.min(1, l / capacity) * shapeLitres(shape);
+  const at = (l: number, { kg, rho, hung }: { kg: number; rho: number; hung: (e: Estimate) => number }) => {
+    const inShape = Math.min(1, l / full.typ) * shapeLitres(shape);
     const centroid = contentsBelow(shape, surfaceAt(shape, inShape, tilt), tilt).centroid;
     const fuel = l * rho;
     const hanging = attached.reduce((sum, a) => sum + hung(a.kg), 0);
@@ -46,10 +45,10 @@ export function tankCentre(
     };
   };
   const corners = [litres.lo, litres.typ, litres.hi].flatMap((l) => [
-    at(l, empty.lo, density.hi, (e) => e.hi, full.typ),
-    at(l, empty.hi, density.lo, (e) => e.lo, full.typ),
+    at(l, { kg: empty.lo, rho: density.hi, hung: (e) => e.hi }),
+    at(l, { kg: empty.hi, rho: density.lo, hung: (e) => e.lo }),
   ]);
-  const typ = at(litres.typ, empty.typ, density.typ, (e) => e.typ, full.typ);
+  const typ = at(litres.typ, { kg: empty.typ, rho: density.typ, hung: (e) => e.typ });
   const range = (values: number[], middle: number): Estimate => ({
     lo: Math.min(...values, middle),
     typ: middle,
@@ -88,9 +87,9 @@ interface Jack {
  * @param under where the middle of the pad stands, mm from the first end
  * @param over height of the centre above the pad, mm
  * @throws InputError for a jack that is none
- * @example judgeJack({ rated: 200, pad: 400, height: 900 }, centre, 550, 120).outcome // 'good'
+ * @example judgeJack({ rated: 200, pad: 400, height: 900 }, centre, { under: 550, over: 120 }).outcome // 'good'
  */
-export function judgeJack(jack: Jack, centre: Centre, under: number, over: number): Verdict {
+export function judgeJack(jack: Jack, centre: Centre, { under, over }: { under: number; over: number }): Verdict {
   if (!(jack.rated > 0)) throw new InputError('jack.rated', String(jack.rated), 'kilograms above zero');
   if (!(jack.pad > 0)) throw new InputError('jack.pad', String(jack.pad), 'a width above zero');
   if (centre.mass.hi > jack.rated)

@@ -40,7 +40,7 @@ export const stopDone = defineKind<'stopDone', StopDoneBody, HangSlice, HangFact
   version: 1,
   Body: StopDoneBody,
   apply: (own, body, { moment, tell, facts }) => {
-    const from = moveTo(own, body.to, 'stop', moment, facts);
+    const from = moveTo(own, { target: body.to, how: 'stop', moment, facts });
     leave(own, body);
     tellStop(body, from, tell);
   },
@@ -55,7 +55,7 @@ export const crept = defineKind<'crept', CreptBody, HangSlice, HangFacts>({
   version: 1,
   Body: CreptBody,
   apply: (own, body, { moment, tell, facts }) => {
-    const from = moveTo(own, body.to, 'creep', moment, facts);
+    const from = moveTo(own, { target: body.to, how: 'creep', moment, facts });
     leave(own, body);
     tellStop(body, from, tell);
     if (body.taut) tell('feltTaut', { line: splitKey(body.taut).id });
@@ -73,7 +73,7 @@ export const moved = defineKind<'moved', MovedBody, HangSlice, HangFacts>({
   version: 1,
   Body: MovedBody,
   apply: (own, { to }, { moment, tell, facts }) => {
-    const from = moveTo(own, to, 'stop', moment, facts);
+    const from = moveTo(own, { target: to, how: 'stop', moment, facts });
     tell('moved', { from, to: { f: gridNearest(to.f), r: gridNearest(to.r) } });
   },
   touches: () => ({ reads: ['gate:2', 'gate:3', UNIT], writes: ['pose'] }),
@@ -94,14 +94,18 @@ export const surprise = defineKind<'surprise', SurpriseBody, HangSlice, HangFact
       if (!line) return;
       const known = slackOf(own, id);
       const lo = (own.taut[id] ?? known.lo) + (more ?? 0);
-      learnSlack(own, id, { ...exactly(lo), typ: Math.max(known.typ, lo), hi: Math.max(known.hi, lo) }, moment.id);
+      learnSlack(own, {
+        line: id,
+        next: { ...exactly(lo), typ: Math.max(known.typ, lo), hi: Math.max(known.hi, lo) },
+        id: moment.id,
+      });
       delete own.taut[id];
       return;
     }
     const at = lets ?? deepest(own.pose);
     if (line) {
-      if (lets !== undefined) feel(own, id, lets, facts);
-      learnSlack(own, id, exactly(at), moment.id);
+      if (lets !== undefined) feel(own, { id, mm: lets, facts });
+      learnSlack(own, { line: id, next: exactly(at), id: moment.id });
       own.taut[id] = at;
       return;
     }
@@ -133,7 +137,7 @@ export const pulled = defineKind<'pulled', PulledBody, HangSlice, HangFacts>({
   kind: 'pulled',
   version: 1,
   Body: PulledBody,
-  apply: (own, { key }, { moment }) => void own.pulls.push(pullOf(key, moment, false, null)),
+  apply: (own, { key }, { moment }) => void own.pulls.push(pullOf(key, moment, { found: false, words: null })),
   touches: ({ key }, id) => ({ reads: [], writes: [`pull:${key}@${id}`] }),
   words: ({ key }, speech) => `${speech.name(key)} pulled`,
   arbitrary: (f) => f.record({ key: anyKey(f) }),

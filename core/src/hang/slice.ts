@@ -37,7 +37,7 @@ export type HangFacts = VehicleSlice & LedgerSlice & OrderSlice & Pick<KernelSta
 type Own = Draft<HangSlice>;
 
 /** Writes down what is now known of a slack, and what was known before. */
-export function learnSlack(own: Own, line: string, next: Estimate, id: string): void {
+export function learnSlack(own: Own, { line, next, id }: { line: string; next: Estimate; id: string }): void {
   const was = own.slack[line];
   if (!was || (was.lo === next.lo && was.typ === next.typ && was.hi === next.hi)) return;
   own.slackBefore.push({ line, id, was });
@@ -45,7 +45,7 @@ export function learnSlack(own: Own, line: string, next: Estimate, id: string): 
 }
 
 /** A slack somebody felt or measured; with a clip off it is not the slack of the file any more. */
-export function feel(own: Own, id: string, mm: number, facts: Readonly<HangFacts>): void {
+export function feel(own: Own, { id, mm, facts }: { id: string; mm: number; facts: Readonly<HangFacts> }): void {
   const line = lineOf(facts.vehicle, id);
   if (!line || line.clips.some((clip) => facts.openings.some((o) => o.key === keyOf('clip', clip.id)))) return;
   own.felt.push({ line: id, mm });
@@ -63,10 +63,7 @@ const atLeast = (known: Estimate, least: number): Estimate =>
  */
 export function moveTo(
   own: Own,
-  target: Pose,
-  how: 'stop' | 'creep',
-  moment: Moment,
-  facts: Readonly<HangFacts>,
+  { target, how, moment, facts }: { target: Pose; how: 'stop' | 'creep'; moment: Moment; facts: Readonly<HangFacts> },
 ): Pose {
   const pose = { f: gridNearest(target.f), r: gridNearest(target.r) };
   const from = knownPose(own, moment);
@@ -80,9 +77,12 @@ export function moveTo(
     const limit = own.taut[line.id] ?? known.hi;
     if (how === 'stop' && drop > limit)
       own.pulls.push(
-        pullOf(`line:${line.id}`, moment, true, say`it allows ${mm(limit)}, the tank went to ${mm(drop)}`),
+        pullOf(`line:${line.id}`, moment, {
+          found: true,
+          words: say`it allows ${mm(limit)}, the tank went to ${mm(drop)}`,
+        }),
       );
-    learnSlack(own, line.id, atLeast(known, drop), moment.id);
+    learnSlack(own, { line: line.id, next: atLeast(known, drop), id: moment.id });
   }
   own.deepest = Math.max(own.deepest, here);
   if (!own.out && !own.stops.includes(here)) own.stops.push(here);
@@ -109,7 +109,11 @@ function poseHeard(own: Own, said: Pose, facts: Readonly<HangFacts>): Pose {
 }
 
 /** A line that was pulled, to be looked at. */
-export const pullOf = (key: string, moment: Moment, found: boolean, words: Sentence | null): Draft<Pull> => ({
+export const pullOf = (
+  key: string,
+  moment: Moment,
+  { found, words }: { found: boolean; words: Sentence | null },
+): Draft<Pull> => ({
   id: `pull:${key}@${moment.id}`,
   key,
   cause: moment.id,
@@ -154,7 +158,7 @@ export const hangSlice = defineSlice<HangSlice, HangFacts>({
       const owner = kind === 'clip' ? clipOwner(vehicle, id) : undefined;
       const clip = owner?.clips.find((c) => c.id === id);
       if (!owner || !clip) return;
-      learnSlack(own, owner.id, slackFreed(vehicle, slackOf(own, owner.id), clip), moment.id);
+      learnSlack(own, { line: owner.id, next: slackFreed(vehicle, slackOf(own, owner.id), clip), id: moment.id });
       delete own.taut[owner.id];
     },
     looked: (own, seen, { moment, facts }) => {
@@ -162,7 +166,7 @@ export const hangSlice = defineSlice<HangSlice, HangFacts>({
         const here = Math.round(portDrop(facts, own.pose, line));
         const known = slackOf(own, line.id);
         if (seen.reachable.includes(line.id)) own.reached[line.id] = Math.min(here, own.reached[line.id] ?? here);
-        const learn = (next: Estimate) => learnSlack(own, line.id, next, moment.id);
+        const learn = (next: Estimate) => learnSlack(own, { line: line.id, next, id: moment.id });
         const { eye } = facts.shop;
         if (seen.tight.includes(line.id)) learn({ lo: here, typ: here + 5, hi: here + eye, basis: measured });
         else if (seen.nearly.includes(line.id)) learn(between(known, here, here + NEARLY + eye));
@@ -174,21 +178,22 @@ export const hangSlice = defineSlice<HangSlice, HangFacts>({
       const line = lineOf(facts.vehicle, id);
       if (!line || !isOn(facts, id)) return;
       const here = Math.round(portDrop(facts, own.pose, line));
-      feel(own, id, here, facts);
-      learnSlack(own, id, exactly(here), moment.id);
+      feel(own, { id, mm: here, facts });
+      learnSlack(own, { line: id, next: exactly(here), id: moment.id });
       own.taut[id] = here;
     },
     replaced: (own, { key, slack }, { moment }) => {
       const { kind, id } = splitKey(key);
-      if (kind === 'line' && slack !== null) learnSlack(own, id, exactly(slack, commonPractice), moment.id);
+      if (kind === 'line' && slack !== null)
+        learnSlack(own, { line: id, next: exactly(slack, commonPractice), id: moment.id });
     },
     answered: (own, { question, of, value }, { moment, facts }) => {
       if (question === GOAL.id) own.goal = goalOf(value, facts.vehicle.clear);
       const slack = own.slack[of ?? ''];
       if (question !== SLACK.id || !slack || of === null) return;
-      if (typeof value === 'number') feel(own, of, value, facts);
+      if (typeof value === 'number') feel(own, { id: of, mm: value, facts });
       const next = slackSaid(slack, value);
-      if (next) learnSlack(own, of, next, moment.id);
+      if (next) learnSlack(own, { line: of, next, id: moment.id });
     },
     settled: (own, { key, pose, entries }, { moment, facts: { vehicle } }) => {
       if (key !== 'pose' || !pose) return;
@@ -233,12 +238,16 @@ function forget(own: Own, entries: readonly string[], id: string): void {
     const now = own.slack[line];
     if (!entries.includes(cause) || seen.has(line) || !now) continue;
     seen.add(line);
-    learnSlack(
-      own,
+    learnSlack(own, {
       line,
-      { lo: Math.min(was.lo, now.lo), typ: Math.min(was.typ, now.typ), hi: Math.max(was.hi, now.hi), basis: was.basis },
+      next: {
+        lo: Math.min(was.lo, now.lo),
+        typ: Math.min(was.typ, now.typ),
+        hi: Math.max(was.hi, now.hi),
+        basis: was.basis,
+      },
       id,
-    );
+    });
   }
 }
 

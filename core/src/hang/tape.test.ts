@@ -5,7 +5,7 @@ import { tapeAt, tapeAtHome, TAPE } from './index.ts';
 
 describe('heights as a tape reads them from the floor', () => {
   test('read once at any height, known at every other, each end by itself', () => {
-    const job = begin(vehicle([line('a', r(200), r(0))]));
+    const job = begin(vehicle([line('a', { slack: r(200), reach: r(0) })]));
     expect(tapeAt(job.state, { f: 0, r: 0 })).toEqual({ f: null, r: null });
     job.log('moved', { to: { f: 40, r: 20 } });
     // 612 with the front end 40 down is 652 at home; 600 with the rear end 20 down is 620.

@@ -4,7 +4,7 @@ import { BURSTS } from '../tank/index.ts';
 import { type Entry, foldJob, type JobState, logWriter } from '../job/index.ts';
 import { seeded } from '../rehearsal/index.ts';
 import { archetypes } from '../vehicle/index.ts';
-import { BLEEDING, instruments, readInstrument } from './index.ts';
+import { BLEEDING, type InstrumentKind, instruments, readInstrument } from './index.ts';
 import { hiddenTruth } from '../truth/index.ts';
 import { nowOf } from './now.ts';
 
@@ -17,8 +17,8 @@ const wait = (what: string): Entry => ({
   ...write('wait', { what, state: 'start' }),
   at: new Date(start).toISOString(),
 });
-const read = (state: JobState, kind: Parameters<typeof readInstrument>[1], channel: string, at = start) =>
-  readInstrument(state, kind, channel, at, seeded(3));
+const read = (state: JobState, kind: InstrumentKind, channel: string, at = start) =>
+  readInstrument(state, { kind, channelId: channel, at, chance: seeded(3) });
 
 describe('what a demo job hides', () => {
   test('lies inside every range of its file and its first witness, and is the same every time', () => {
@@ -35,7 +35,7 @@ describe('what a demo job hides', () => {
       expect(truth.slack[line.id]).toBeGreaterThanOrEqual(line.slack.lo);
       expect(truth.slack[line.id]).toBeLessThanOrEqual(line.slack.hi);
     }
-    expect(descend(rail, truth, seeded(2)).end).not.toBe('pulled');
+    expect(descend(rail, { truth, rng: seeded(2) }).end).not.toBe('pulled');
   });
 });
 
@@ -46,7 +46,7 @@ describe('instruments', () => {
     for (const { kind, channels } of instruments)
       for (const channel of channels)
         for (let i = 0; i < 40; i++) {
-          const { value } = readInstrument(state, kind, channel.id, start, chance);
+          const { value } = readInstrument(state, { kind, channelId: channel.id, at: start, chance });
           if (value === null) continue;
           expect(value).toBeGreaterThanOrEqual(channel.range[0]);
           expect(value).toBeLessThanOrEqual(channel.range[1]);
@@ -58,7 +58,10 @@ describe('instruments', () => {
     const state = job('leak');
     const chance = seeded(5);
     const truth = hiddenTruth(state);
-    const mass = Array.from({ length: 400 }, () => readInstrument(state, 'scale', 'mass', start, chance).value!);
+    const mass = Array.from(
+      { length: 400 },
+      () => readInstrument(state, { kind: 'scale', channelId: 'mass', at: start, chance }).value!,
+    );
     const mean = mass.reduce((a, b) => a + b, 0) / mass.length;
     expect(Math.abs(mean - (truth.emptyMass + truth.litres * truth.density))).toBeLessThan(0.03);
     const spread = Math.sqrt(mass.reduce((sum, m) => sum + (m - mean) ** 2, 0) / mass.length);

@@ -13,20 +13,17 @@ const OLDER = { empty: 20, full: 80 };
  * @param at ms since the epoch
  * @param chance numbers from 0 to 1
  * @throws InputError for an instrument or a channel that there is not
- * @example readInstrument(state, 'pressureGauge', 'pressure', Date.now(), Math.random).text // '2.84 bar'
+ * @example readInstrument(state, { kind: 'pressureGauge', channelId: 'pressure', at: Date.now(), chance: Math.random }).text // '2.84 bar'
  */
 export function readInstrument(
   state: JobState,
-  kind: InstrumentKind,
-  channelId: string,
-  at: number,
-  chance: () => number,
+  { kind, channelId, at, chance }: { kind: InstrumentKind; channelId: string; at: number; chance: () => number },
 ): Reading {
   const instrument = instruments.find((i) => i.kind === kind);
   if (!instrument) throw new InputError('instrument', kind, instruments.map((i) => i.kind).join(', '));
   const channel = instrument.channels.find((c) => c.id === channelId);
   if (!channel) throw new InputError('channel', channelId, instrument.channels.map((c) => c.id).join(', '));
-  const real = valueOf(state, kind, channel.id, at);
+  const real = valueOf(state, { kind, channel: channel.id, at });
   if (real === null) return { kind, channel: channel.id, value: null, unit: channel.unit, text: 'open' };
   return { kind, channel: channel.id, unit: channel.unit, ...shown(real, channel, chance) };
 }
@@ -42,7 +39,10 @@ function shown(value: number, channel: Channel, chance: () => number): Pick<Read
   return { value: rounded, text: `${rounded.toFixed(digits)}${channel.unit ? ` ${channel.unit}` : ''}` };
 }
 
-function valueOf(state: JobState, kind: InstrumentKind, channel: string, at: number): number | null {
+function valueOf(
+  state: JobState,
+  { kind, channel, at }: { kind: InstrumentKind; channel: string; at: number },
+): number | null {
   const truth = hiddenTruth(state);
   const now = nowOf(truth, state, at);
   switch (kind) {

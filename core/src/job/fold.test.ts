@@ -61,7 +61,7 @@ describe('what a log means', () => {
     const job = start();
     job.log('stopDone', stop(150));
     expect(job.state.pulls.map((p) => p.key)).toEqual(expect.arrayContaining(['line:feed', 'line:vent']));
-    const undo = takeBackInWords(job.state, job.entries, { by: 'ines', device: 'device' })!;
+    const undo = takeBackInWords(job.state, job.entries, { maker: { by: 'ines', device: 'device' } })!;
     expect(undo.words).toBe('lowered to 150');
     job.log('takeBack', { entry: undo.entry });
     expect(job.state.pulls).toEqual([]);

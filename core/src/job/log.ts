@@ -42,7 +42,7 @@ export const foldJobOn = (
   base: JobState | null,
   log: () => readonly RawEntry[],
   fresh: readonly RawEntry[],
-): JobState | null => foldOn(parts, base, log, fresh);
+): JobState | null => foldOn(parts, { base, log, fresh });
 
 /** What stands against an entry that wants a number; null where it may have one. @example refusalOf(state, entry)?.owed */
 export const refusalOf = (state: JobState | null, entry: RawEntry): Refusal | null => refusalIn(parts, state, entry);

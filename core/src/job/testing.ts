@@ -13,7 +13,7 @@ const anySaid = (of: readonly string[] | null): fc.Arbitrary<{ kind: string; bod
     .constantFrom(...middle.filter((kind) => !of || of.includes(kind.kind)))
     .chain((kind) => (kind.arbitrary(fc) as fc.Arbitrary<object>).map((body) => ({ kind: kind.kind, body })));
 
-const entry = (id: string, kind: string, body: object, more: Partial<Entry>): Entry =>
+const entry = (id: string, kind: string, { body, more }: { body: object; more: Partial<Entry> }): Entry =>
   ({
     id,
     jobId: 'job',
@@ -35,11 +35,11 @@ export const anyLog = (most = 25): fc.Arbitrary<Entry[]> =>
   fc
     .array(fc.oneof({ weight: 6, arbitrary: anySaid(null) }, { weight: 1, arbitrary: fc.nat() }), { maxLength: most })
     .map((list) => [
-      entry('e0', 'opened', opening(), { n: 1 }),
+      entry('e0', 'opened', { body: opening(), more: { n: 1 } }),
       ...list.map((said, i) =>
         typeof said === 'number'
-          ? entry(`e${i + 1}`, 'takeBack', { entry: `e${said % (i + 1)}` }, { n: i + 2 })
-          : entry(`e${i + 1}`, said.kind, said.body, { n: i + 2 }),
+          ? entry(`e${i + 1}`, 'takeBack', { body: { entry: `e${said % (i + 1)}` }, more: { n: i + 2 } })
+          : entry(`e${i + 1}`, said.kind, { body: said.body, more: { n: i + 2 } }),
       ),
     ]);
 
@@ -69,11 +69,11 @@ export const anyQueues = (mostCommon = 4, most = 4): fc.Arbitrary<Queues> => {
     )
     .map(([before, ...mine]) => {
       const count = { a: 0, b: 0 } as Record<string, number>;
-      const common = [entry('c0', 'opened', opening(), { device: 'a', n: (count.a = 1), seq: 1 })];
+      const common = [entry('c0', 'opened', { body: opening(), more: { device: 'a', n: (count.a = 1), seq: 1 } })];
       for (const [{ kind, body }, device] of before) {
         const seq = common.length + 1;
         const n = (count[device] = (count[device] ?? 0) + 1);
-        common.push(entry(`c${seq - 1}`, kind, body, { device, n, seq, on: `c${seq - 2}` }));
+        common.push(entry(`c${seq - 1}`, kind, { body, more: { device, n, seq, on: `c${seq - 2}` } }));
       }
       const on = common.at(-1)?.id ?? null;
       const queueOf = (device: string, list: (number | { kind: string; body: object })[]): Entry[] => {
@@ -84,8 +84,10 @@ export const anyQueues = (mostCommon = 4, most = 4): fc.Arbitrary<Queues> => {
           const held = [...common, ...queue];
           const by = { a: 'ines', b: 'bo' }[device] ?? 'ines';
           if (typeof one === 'number')
-            queue.push(entry(id, 'takeBack', { entry: held[one % held.length]?.id }, { device, n, on, by }));
-          else queue.push(entry(id, one.kind, one.body, { device, n, on, by }));
+            queue.push(
+              entry(id, 'takeBack', { body: { entry: held[one % held.length]?.id }, more: { device, n, on, by } }),
+            );
+          else queue.push(entry(id, one.kind, { body: one.body, more: { device, n, on, by } }));
         }
         return queue;
       };

@@ -40,7 +40,7 @@ function work(seed: number) {
       truth.slack[splitKey(stop.holders[0]!.key).id] = Math.max(at.f, at.r) + 120;
       continue;
     }
-    const seen = answer(truth, state, stop, at, rng);
+    const seen = answer(truth, { state, stop, at, rng });
     at = seen.reached;
     const stopped = Math.floor(at.f / 5) * 5;
     const to = stop.kind === 'creep' && seen.taut ? { f: stopped, r: stopped } : stop.pose;

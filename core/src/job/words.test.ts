@@ -45,12 +45,12 @@ test('a key names its thing, also one that no file lists', () => {
 test('heights in words are in the units of who reads them', () => {
   const job = jobAt();
   const words = (units?: 'us') =>
-    takeBackInWords(job.state, job.entries, { by: 'ines', device: 'device' }, units)!.words;
+    takeBackInWords(job.state, job.entries, { maker: { by: 'ines', device: 'device' }, units })!.words;
   job.log('moved', { to: { f: 40, r: 40 }, why: 'raised' });
   expect(words()).toBe('raised to 40');
   // 40 mm is 1.575 in, nearest 1 9/16 (25.4 mm to the inch).
   expect(words('us')).toBe('raised to 1 9/16');
   job.log('answer', { question: 'tape', of: 'r', value: 652 });
   expect(words()).toBe('tape answered');
-  expect(takeBackInWords(job.state, job.entries, { by: 'bo', device: 'device' })).toBeNull();
+  expect(takeBackInWords(job.state, job.entries, { maker: { by: 'bo', device: 'device' } })).toBeNull();
 });

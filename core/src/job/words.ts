@@ -20,12 +20,11 @@ const speechOf = (state: JobState, units: UnitSystem): Speech => ({
 export const entryInWords = (state: JobState, entry: RawEntry, units: UnitSystem = 'metric'): string =>
   kindOf(entry.kind).words(entry.body as object, speechOf(state, units));
 
-/** The same, where a taking back says what it takes back. @example entryInLog(state, log, entry) // 'taken back: lowered to 40' */
+/** The same, where a taking back says what it takes back. @example entryInLog(state, log, { entry }) // 'taken back: lowered to 40' */
 export function entryInLog(
   state: JobState,
   log: readonly RawEntry[],
-  entry: RawEntry,
-  units: UnitSystem = 'metric',
+  { entry, units = 'metric' }: { entry: RawEntry; units?: UnitSystem },
 ): string {
   const words = entryInWords(state, entry, units);
   const names = state.heads.find((head) => head.id === entry.id)?.names ?? null;
@@ -38,13 +37,12 @@ export function entryInLog(
  *
  * @param log entries with their bodies
  * @param maker the device and person that want it back
- * @example takeBackInWords(state, log, { by: 'ines', device: 'd1' })?.words // 'lowered to 40'
+ * @example takeBackInWords(state, log, { maker: { by: 'ines', device: 'd1' } })?.words // 'lowered to 40'
  */
 export function takeBackInWords(
   state: JobState,
   log: readonly RawEntry[],
-  maker: { by: string; device: string },
-  units: UnitSystem = 'metric',
+  { maker, units = 'metric' }: { maker: { by: string; device: string }; units?: UnitSystem },
 ): { entry: string; words: string } | null {
   if (state.signed) return null;
   const knower = { device: maker.device, n: Infinity, seen: state.heads.length - 1 };

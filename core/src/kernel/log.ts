@@ -11,13 +11,11 @@ import type { KernelState } from './state.ts';
  * Folds on where that can be, else the whole log anew.
  *
  * @param log every entry, what is fresh included
- * @example foldOn(parts, state, log, fresh)
+ * @example foldOn(parts, { base: state, log, fresh })
  */
 export function foldOn<S extends KernelState>(
   parts: Parts,
-  base: S | null,
-  log: () => readonly RawEntry[],
-  fresh: readonly RawEntry[],
+  { base, log, fresh }: { base: S | null; log: () => readonly RawEntry[]; fresh: readonly RawEntry[] },
 ): S | null {
   try {
     return fold<S>(parts, base, fresh);

@@ -31,7 +31,7 @@ export function itemsOf(
       kind: opening.kind,
       name: opening.name,
       tag: opening.tag,
-      state: stateOf(opening, open, excused, unsettled),
+      state: stateOf(opening, { open, excused, unsettled }),
       unsettled,
       openings: open,
       offAt: opening.at,
@@ -49,9 +49,7 @@ export function itemsOf(
 
 function stateOf(
   opening: Opening,
-  open: readonly string[],
-  excused: ReadonlySet<string>,
-  unsettled: boolean,
+  { open, excused, unsettled }: { open: readonly string[]; excused: ReadonlySet<string>; unsettled: boolean },
 ): ItemState {
   if (open.length === 0 && !unsettled) return 'closed';
   if (open.length > 0 && open.every((id) => excused.has(`open:${id}`))) return 'deviation';

@@ -74,7 +74,10 @@ export function open(
 }
 
 /** Closes openings of a thing; what is closed already stays as it was. */
-function close(own: Draft<LedgerSlice>, key: string, ids: readonly string[], moment: Moment, backAt: number): void {
+function close(
+  own: Draft<LedgerSlice>,
+  { key, ids, moment, backAt }: { key: string; ids: readonly string[]; moment: Moment; backAt: number },
+): void {
   for (const id of ids) {
     // What is closed was opened lately: looked for from the newest on.
     const opening = own.openings.findLast((o) => o.id === id);
@@ -130,12 +133,12 @@ export const ledgerSlice = defineSlice<LedgerSlice, LedgerFacts>({
       });
     },
     wentBack: (own, { key, openings }, { moment, tell, facts: { pose } }) => {
-      close(own, key, openings, moment, deepest(pose));
+      close(own, { key, ids: openings, moment, backAt: deepest(pose) });
       const stillOff = ([other, open]: [string, readonly string[]]) => other.startsWith('support:') && open.length > 0;
       if (key.startsWith('support:') && !Object.entries(own.off).some(stillOff)) tell('supportsBack', {});
     },
     blocksAgain: (own, { key }, { moment, facts: { pose } }) =>
-      close(own, key, own.off[key] ?? [], moment, deepest(pose)),
+      close(own, { key, ids: own.off[key] ?? [], moment, backAt: deepest(pose) }),
     ring: (own, { state }, { moment }) => {
       const newSeal = (moment.entry.body as { newSeal?: boolean }).newSeal ?? false;
       own.rings.push({ state, newSeal, in: moment.id });
@@ -144,7 +147,7 @@ export const ledgerSlice = defineSlice<LedgerSlice, LedgerFacts>({
     settled: (own, { key, on, entries }, { moment, facts }) => {
       if (on === undefined) return;
       // What the settling says holds for every opening it was between, and for all its maker knew.
-      if (on) close(own, key, knownOpenings(own, key, moment), moment, deepest(facts.pose));
+      if (on) close(own, { key, ids: knownOpenings(own, key, moment), moment, backAt: deepest(facts.pose) });
       else if ((own.off[key] ?? []).length === 0) {
         const before = own.openings.findLast(
           (o) => o.key === key && entries.includes(o.id.slice(o.id.lastIndexOf('@') + 1)),

@@ -58,7 +58,10 @@ const lines: { id: string; name: string; why: string; for: readonly string[] }[]
 ];
 
 /** Old part against new. Asked of a line of the comparison. */
-export const COMPARE = askChoice('compare', 'old against new', ['same', 'different', 'carry', 'carried'], true);
+export const COMPARE = askChoice('compare', 'old against new', {
+  among: ['same', 'different', 'carry', 'carried'],
+  ofThing: true,
+});
 
 /** Old part against new, line by line, as far as somebody looked. @example compareList(state)[0]!.is // 'same' */
 export function compareList(state: { complaint: Complaint } & Answered): Compared[] {

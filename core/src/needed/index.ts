@@ -36,10 +36,10 @@ export const ruleWord: Record<NeededRule, string> = {
 };
 
 /** Is it here? Asked of something needed. */
-export const HERE = askChoice('here', 'here', ['yes', 'no'], true);
+export const HERE = askChoice('here', 'here', { among: ['yes', 'no'], ofThing: true });
 
 /** How many pieces came. Asked of something needed. */
-export const KIT = askNumber('kit', 'kit counted', { lo: 0, hi: 1000 }, [], true);
+export const KIT = askNumber('kit', 'kit counted', { limits: { lo: 0, hi: 1000 }, instead: [], ofThing: true });
 
 /** What it takes to say what is needed. */
 export type NeededFacts = Pick<OrderSlice, 'complaint' | 'shop'> &
@@ -56,95 +56,158 @@ export type NeededFacts = Pick<OrderSlice, 'complaint' | 'shop'> &
 export function neededFor(state: NeededFacts): Needed[] {
   const { vehicle, complaint } = state;
   const list: Omit<Needed, 'here' | 'kit'>[] = [];
-  const need = (id: string, name: string, kind: Needed['kind'], rule: NeededRule, count: number, why: Sentence) =>
-    list.push({ id, name, kind, rule, count, why });
+  const need = (
+    id: string,
+    {
+      name,
+      kind,
+      rule,
+      count,
+      why,
+    }: { name: string; kind: Needed['kind']; rule: NeededRule; count: number; why: Sentence },
+  ) => list.push({ id, name, kind, rule, count, why });
   const ring = ['pump', 'level', 'badFuel', 'rust', 'biggerTank'].includes(complaint);
-  if (ring) need('seal', 'ring seal', 'part', 'always', 1, 'an old seal has taken a set: it weeps when wet');
-  if (complaint === 'pump') need('pump', 'pump or module', 'part', 'always', 1, 'the complaint');
-  if (complaint === 'level') need('sender', 'level sender', 'part', 'always', 1, 'the complaint');
-  if (complaint === 'biggerTank') need('tank', 'the other tank', 'part', 'always', 1, 'the complaint');
+  if (ring)
+    need('seal', {
+      name: 'ring seal',
+      kind: 'part',
+      rule: 'always',
+      count: 1,
+      why: 'an old seal has taken a set: it weeps when wet',
+    });
+  if (complaint === 'pump')
+    need('pump', { name: 'pump or module', kind: 'part', rule: 'always', count: 1, why: 'the complaint' });
+  if (complaint === 'level')
+    need('sender', { name: 'level sender', kind: 'part', rule: 'always', count: 1, why: 'the complaint' });
+  if (complaint === 'biggerTank')
+    need('tank', { name: 'the other tank', kind: 'part', rule: 'always', count: 1, why: 'the complaint' });
   if (complaint === 'biggerTank' || complaint === 'pump')
-    need(
-      'adapters',
-      'adapters from line to port, size by size',
-      'part',
-      'ifBad',
-      1,
-      'the chain of sizes is only whole when every step of it lies on the bench',
-    );
+    need('adapters', {
+      name: 'adapters from line to port, size by size',
+      kind: 'part',
+      rule: 'ifBad',
+      count: 1,
+      why: 'the chain of sizes is only whole when every step of it lies on the bench',
+    });
   if (complaint === 'pump' || complaint === 'badFuel') {
-    need('strainer', 'strainer', 'part', 'always', 1, 'what killed the old pump sits in it');
-    need('filter', 'fuel filter', 'part', 'always', 1, 'cut the old one open: it tells where the dirt came from');
+    need('strainer', {
+      name: 'strainer',
+      kind: 'part',
+      rule: 'always',
+      count: 1,
+      why: 'what killed the old pump sits in it',
+    });
+    need('filter', {
+      name: 'fuel filter',
+      kind: 'part',
+      rule: 'always',
+      count: 1,
+      why: 'cut the old one open: it tells where the dirt came from',
+    });
   }
-  if (ring) need('ring', 'lock ring', 'part', 'ifBad', 1, 'thin or rusted rings spring off');
+  if (ring)
+    need('ring', { name: 'lock ring', kind: 'part', rule: 'ifBad', count: 1, why: 'thin or rusted rings spring off' });
   const fitted = (fitting: string) => vehicle.connections.filter((c) => c.fitting === fitting);
   const ears = fitted('ear-clamp').length;
-  if (ears > 0) need('ears', 'ear clamps', 'part', 'always', ears, 'cut to come off, never used again');
+  if (ears > 0)
+    need('ears', {
+      name: 'ear clamps',
+      kind: 'part',
+      rule: 'always',
+      count: ears,
+      why: 'cut to come off, never used again',
+    });
   const worms = fitted('worm-clamp').length;
-  if (worms > 0) need('worms', 'worm clamps', 'part', 'ifBad', worms, 'rusted ones are sawn');
+  if (worms > 0)
+    need('worms', { name: 'worm clamps', kind: 'part', rule: 'ifBad', count: worms, why: 'rusted ones are sawn' });
   const tabs = fitted('push-tab').length + fitted('slide-collar').length;
   if (tabs > 0)
-    need('tabs', 'spare push-tab clips', 'part', 'mayBreak', tabs, 'brittle tabs snap, also on young vehicles');
+    need('tabs', {
+      name: 'spare push-tab clips',
+      kind: 'part',
+      rule: 'mayBreak',
+      count: tabs,
+      why: 'brittle tabs snap, also on young vehicles',
+    });
   for (const f of vehicle.fasteners.filter((x) => x.likelyToBreak))
-    need(
-      `fastener-${f.id}`,
-      `${f.thread} strap studs and nuts`,
-      'part',
-      'mayBreak',
-      f.count,
-      'salt: the stud comes with its nut',
-    );
+    need(`fastener-${f.id}`, {
+      name: `${f.thread} strap studs and nuts`,
+      kind: 'part',
+      rule: 'mayBreak',
+      count: f.count,
+      why: 'salt: the stud comes with its nut',
+    });
   if (vehicle.supports.some((s) => s.kind === 'strap'))
-    need('straps', 'straps', 'part', 'ifBad', vehicle.supports.length, 'look at bends, thinning and ends');
+    need('straps', {
+      name: 'straps',
+      kind: 'part',
+      rule: 'ifBad',
+      count: vehicle.supports.length,
+      why: 'look at bends, thinning and ends',
+    });
   const hoses = vehicle.connections.filter((c) => ['vent', 'filler', 'breather'].includes(c.kind)).length;
   if (hoses > 0)
-    need('hoses', 'vent, filler and breather hose', 'hose', 'ifBad', hoses, 'old ones crack when bent once more');
+    need('hoses', {
+      name: 'vent, filler and breather hose',
+      kind: 'hose',
+      rule: 'ifBad',
+      count: hoses,
+      why: 'old ones crack when bent once more',
+    });
   if (complaint === 'pump' || complaint === 'level' || complaint === 'biggerTank')
-    need(
-      'carry',
-      'clips, breather, grommet, plug, hanger of the old part',
-      'part',
-      'carryOver',
-      1,
-      'the new part seldom brings them: the old one stays in the shop until they are over',
-    );
+    need('carry', {
+      name: 'clips, breather, grommet, plug, hanger of the old part',
+      kind: 'part',
+      rule: 'carryOver',
+      count: 1,
+      why: 'the new part seldom brings them: the old one stays in the shop until they are over',
+    });
   const tools = new Set(vehicle.connections.flatMap((c) => [...c.part, ...c.make].flatMap((w) => w.tools)));
   for (const o of vehicle.obstructions)
     for (const w of [...o.clear, ...o.restore]) w.tools.forEach((t) => tools.add(t));
   for (const tool of [...tools].sort())
-    need(
-      `tool-${tool.replace(/[^a-z0-9]+/gi, '-').toLowerCase()}`,
-      tool,
-      'tool',
-      'use',
-      1,
-      'a way of parting or making asks for it',
-    );
-  need('jack', 'jack with a wide padded head', 'tool', 'use', 1, 'a plastic tank dents on a bare one');
+    need(`tool-${tool.replace(/[^a-z0-9]+/gi, '-').toLowerCase()}`, {
+      name: tool,
+      kind: 'tool',
+      rule: 'use',
+      count: 1,
+      why: 'a way of parting or making asks for it',
+    });
+  need('jack', {
+    name: 'jack with a wide padded head',
+    kind: 'tool',
+    rule: 'use',
+    count: 1,
+    why: 'a plastic tank dents on a bare one',
+  });
   const wet = vehicle.connections.filter((c) => c.wetWhenOpen).length;
-  need('caps', 'caps and plugs', 'tool', 'use', 2 * wet, 'every open end is capped at once, both sides');
-  need(
-    'hose',
-    `draining hose, ${hoseLength(state)} m`,
-    'hose',
-    'use',
-    1,
-    'from the floor of the tank to the floor of the can',
-  );
+  need('caps', {
+    name: 'caps and plugs',
+    kind: 'tool',
+    rule: 'use',
+    count: 2 * wet,
+    why: 'every open end is capped at once, both sides',
+  });
+  need('hose', {
+    name: `draining hose, ${hoseLength(state)} m`,
+    kind: 'hose',
+    rule: 'use',
+    count: 1,
+    why: 'from the floor of the tank to the floor of the can',
+  });
   const out = litresToTakeOut({
     vehicle,
     aboard: state.fuel.aboard,
     limit: state.shop.alone,
     celsius: fuelCelsius(state),
   }).litres.hi;
-  need(
-    'cans',
-    'approved cans',
-    'tool',
-    'use',
-    1,
-    say`for ${litres(roundTo(out, 5))}; bonded, grounded, never above their fill`,
-  );
+  need('cans', {
+    name: 'approved cans',
+    kind: 'tool',
+    rule: 'use',
+    count: 1,
+    why: say`for ${litres(roundTo(out, 5))}; bonded, grounded, never above their fill`,
+  });
   return list.map((n) => ({ ...n, here: hereOf(state, n.id), kit: kitOf(state, n) }));
 }
 

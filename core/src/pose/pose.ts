@@ -24,12 +24,15 @@ export const dropAt = (pose: Pose, x: number, length: number): number => pose.f 
 /** Local drop times the length, so that only whole numbers are compared. mm² @example dropTimesLength({ f: 40, r: 80 }, 250, 1000) // 50000 */
 export const dropTimesLength = (pose: Pose, x: number, length: number): number => pose.f * (length - x) + pose.r * x;
 
-/** Is the place no lower than `at`, mm? @example isAbove({ f: 40, r: 80 }, 250, 50, 1000) // true */
-export const isAbove = (pose: Pose, x: number, at: number, length: number): boolean =>
+/** Is the place no lower than `at`, mm? @example isAbove({ f: 40, r: 80 }, { x: 250, at: 50, length: 1000 }) // true */
+export const isAbove = (pose: Pose, { x, at, length }: { x: number; at: number; length: number }): boolean =>
   dropTimesLength(pose, x, length) <= at * length;
 
-/** Does a hand get there: is the local drop within its reach (mm, ends included)? @example inReach({ f: 40, r: 80 }, 250, 45, 60, 1000) // true */
-export const inReach = (pose: Pose, x: number, from: number, to: number, length: number): boolean => {
+/** Does a hand get there: is the local drop within its reach (mm, ends included)? @example inReach({ f: 40, r: 80 }, { x: 250, from: 45, to: 60, length: 1000 }) // true */
+export const inReach = (
+  pose: Pose,
+  { x, from, to, length }: { x: number; from: number; to: number; length: number },
+): boolean => {
   const d = dropTimesLength(pose, x, length);
   return d >= from * length && d <= to * length;
 };

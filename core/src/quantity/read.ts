@@ -37,13 +37,13 @@ export function readQuantity(text: string, options: ReadOptions): Estimate {
   const match = QUANTITY.exec(clean);
   if (!match) throw new InputError(field, text, expectation(options));
   const unit = match[5] ? findUnit(dimension, match[5], field) : unitOf(options);
-  const first = readNumber(match[1]!, match[2]!, field, text);
+  const first = readNumber({ sign: match[1]!, digits: match[2]!, field, text });
   if (match[4] === undefined) return exactly(toSI(first, unit), measured);
-  const second = readNumber(match[3] ?? '', match[4], field, text);
+  const second = readNumber({ sign: match[3] ?? '', digits: match[4], field, text });
   if (second < first) throw new InputError(field, text, 'a range from low to high');
   const lo = toSI(first, unit);
   const hi = toSI(second, unit);
-  return estimate(lo, (lo + hi) / 2, hi, measured, field);
+  return estimate({ lo, typ: (lo + hi) / 2, hi }, measured, field);
 }
 
 const unitOf = (options: ReadOptions): Unit => {
@@ -70,7 +70,17 @@ function expectation({ dimension, unit }: ReadOptions): string {
   return `a ${dimension} like ${examples[dimension]}; a bare number counts as ${units[dimension][unit]?.symbol ?? unit}`;
 }
 
-function readNumber(sign: string, digits: string, field: string, text: string): number {
+function readNumber({
+  sign,
+  digits,
+  field,
+  text,
+}: {
+  sign: string;
+  digits: string;
+  field: string;
+  text: string;
+}): number {
   const fraction = /^(?:(\d+)[\s-]+)?(\d+)\s*\/\s*(\d+)$/.exec(digits.trim());
   let value: number;
   if (fraction) {
@@ -89,5 +99,8 @@ function readHand(text: string): Estimate | null {
     .replace(/^2\s+/, 'two ');
   const unit = handUnits.find((u) => u.word === word);
   if (!unit) return null;
-  return estimate((unit.typ - HAND_ERROR) / 1000, unit.typ / 1000, (unit.typ + HAND_ERROR) / 1000, commonPractice);
+  return estimate(
+    { lo: (unit.typ - HAND_ERROR) / 1000, typ: unit.typ / 1000, hi: (unit.typ + HAND_ERROR) / 1000 },
+    commonPractice,
+  );
 }

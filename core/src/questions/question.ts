@@ -34,34 +34,35 @@ export const bookKey = (question: string, of: string | null): string => (of === 
 /**
  * A question with a few answers to choose from.
  *
- * @example askChoice('cap opens', 'the cap', ['yes', 'no'])
+ * @example askChoice('cap opens', 'the cap', { among: ['yes', 'no'] })
  */
 export const askChoice = <const V extends string>(
   id: string,
   words: string,
-  values: readonly V[],
-  ofThing = false,
+  { among, ofThing = false }: { among: readonly V[]; ofThing?: boolean },
 ): Question<V> => ({
   id,
   ofThing,
   words,
-  expects: `one of ${values.join(', ')}`,
-  read: (value) => values.find((v) => v === value),
-  some: values,
+  expects: `one of ${among.join(', ')}`,
+  read: (value) => among.find((v) => v === value),
+  some: among,
 });
 
 /**
  * A question for a figure, or for one of a few words in its place.
  *
  * @param limits least and most, in the unit its words name
- * @example askNumber('reach', 'longer reach', { lo: 1, hi: 500 }, [], true)
+ * @example askNumber('reach', 'longer reach', { limits: { lo: 1, hi: 500 }, ofThing: true })
  */
 export const askNumber = <const W extends string = never>(
   id: string,
   words: string,
-  limits: { lo: number; hi: number },
-  instead: readonly W[] = [],
-  ofThing = false,
+  {
+    limits,
+    instead = [],
+    ofThing = false,
+  }: { limits: { lo: number; hi: number }; instead?: readonly W[]; ofThing?: boolean },
 ): Question<number | W> => ({
   id,
   ofThing,

@@ -3,7 +3,7 @@ import { fuelCelsius } from '../tank/index.ts';
 import Papa from 'papaparse';
 import { commonPractice, computed } from '../basis/index.ts';
 import { InputError } from '../errors/index.ts';
-import { add, estimate, total, type Estimate } from '../estimate/index.ts';
+import { add, estimate, total, type Estimate, type Span } from '../estimate/index.ts';
 import { litresToTakeOut } from '../handling/index.ts';
 import type { Complaint } from '../order/index.ts';
 import { answerTo, askNumber } from '../questions/index.ts';
@@ -44,21 +44,21 @@ export interface Quote {
 }
 
 /** Bench work by complaint, minutes; common practice, no source. */
-const BENCH: Record<Complaint, [number, number, number]> = {
-  pump: [30, 45, 90],
-  level: [25, 40, 80],
-  leak: [20, 40, 120],
-  rust: [30, 60, 180],
-  badFuel: [45, 90, 240],
-  hose: [15, 30, 60],
-  biggerTank: [30, 60, 150],
+const BENCH: Record<Complaint, Span> = {
+  pump: { lo: 30, typ: 45, hi: 90 },
+  level: { lo: 25, typ: 40, hi: 80 },
+  leak: { lo: 20, typ: 40, hi: 120 },
+  rust: { lo: 30, typ: 60, hi: 180 },
+  badFuel: { lo: 45, typ: 90, hi: 240 },
+  hose: { lo: 15, typ: 30, hi: 60 },
+  biggerTank: { lo: 30, typ: 60, hi: 150 },
 };
 
 /** Waits that belong to a complaint, hours; common practice, no source. */
-const WAITS: Partial<Record<Complaint, [string, [number, number, number]]>> = {
-  rust: ['coating dries', [2, 4, 12]],
-  badFuel: ['tank washed, dries', [1, 3, 24]],
-  biggerTank: ['prime and top coat dry', [2, 4, 12]],
+const WAITS: Partial<Record<Complaint, [string, Span]>> = {
+  rust: ['coating dries', { lo: 2, typ: 4, hi: 12 }],
+  badFuel: ['tank washed, dries', { lo: 1, typ: 3, hi: 24 }],
+  biggerTank: ['prime and top coat dry', { lo: 2, typ: 4, hi: 12 }],
 };
 
 const hours = (minutes: Estimate): Estimate => ({
@@ -72,7 +72,7 @@ const times = (a: Estimate, by: number | null): Estimate | null =>
 const none: Estimate = { lo: 0, typ: 0, hi: 0, basis: computed('sum of lines') };
 
 /** What a part costs, in the shop’s currency. Asked of something needed. */
-export const PRICE = askNumber('price', 'price', { lo: 0, hi: 1_000_000 }, [], true);
+export const PRICE = askNumber('price', 'price', { limits: { lo: 0, hi: 1_000_000 }, instead: [], ofThing: true });
 
 /**
  * A quote as ranges: hours split by what drives their spread, parts always, options only if found bad, litres to dispose
@@ -85,7 +85,7 @@ export function quoteOf(state: WaysInFacts & Pick<FuelSlice, 'fuel'>, prices: Sh
     if (prices[field] !== null && !(prices[field] >= 0))
       throw new InputError(`prices.${field}`, String(prices[field]), 'zero or more');
   const lower = lowerMinutes(state);
-  const bench = estimate(...BENCH[state.complaint], commonPractice);
+  const bench = estimate(BENCH[state.complaint], commonPractice);
   const weak = state.vehicle.fasteners.filter((f) => f.likelyToBreak).reduce((sum, f) => sum + f.count, 0);
   const drop: Estimate = {
     ...lower.total,
@@ -94,34 +94,35 @@ export function quoteOf(state: WaysInFacts & Pick<FuelSlice, 'fuel'>, prices: Sh
     hi: lower.total.hi - lower.inTheWay.hi,
   };
   const lines: QuoteLine[] = [];
-  const work = (kind: 'work' | 'spread', what: string, minutes: Estimate, why: string) => {
+  const work = (kind: 'work' | 'spread', { what, minutes, why }: { what: string; minutes: Estimate; why: string }) => {
     const amount = hours(minutes);
     lines.push({ kind, what, amount, unit: 'h', price: times(amount, prices.hour), why });
   };
-  work(
-    'work',
-    'take the tank down and put it back, proved',
-    drop,
-    `${lower.stops} stops, every joint made singly; the spread is in lines nobody measured`,
-  );
-  work('work', `work on the bench: ${benchWord[state.complaint]}`, bench, 'what is found decides');
+  work('work', {
+    what: 'take the tank down and put it back, proved',
+    minutes: drop,
+    why: `${lower.stops} stops, every joint made singly; the spread is in lines nobody measured`,
+  });
+  work('work', {
+    what: `work on the bench: ${benchWord[state.complaint]}`,
+    minutes: bench,
+    why: 'what is found decides',
+  });
   if (lower.inTheWay.hi > 0)
-    work(
-      'work',
-      'clear what is in the way, and put it back',
-      lower.inTheWay,
-      state.vehicle.obstructions
+    work('work', {
+      what: 'clear what is in the way, and put it back',
+      minutes: lower.inTheWay,
+      why: state.vehicle.obstructions
         .filter((o) => o.blocksAt)
         .map((o) => o.name)
         .join(', '),
-    );
+    });
   if (weak > 0)
-    work(
-      'spread',
-      `studs that break, ${weak} of them`,
-      { lo: 0, typ: 5 * weak, hi: 25 * weak, basis: commonPractice },
-      'soaked first; a broken one is held, drilled or replaced',
-    );
+    work('spread', {
+      what: `studs that break, ${weak} of them`,
+      minutes: { lo: 0, typ: 5 * weak, hi: 25 * weak, basis: commonPractice },
+      why: 'soaked first; a broken one is held, drilled or replaced',
+    });
   for (const n of neededFor(state).filter((x) => x.kind !== 'tool' && (x.rule === 'always' || x.rule === 'ifBad'))) {
     const price = answerTo(state, PRICE, n.id);
     const amount = {
@@ -163,7 +164,7 @@ export function quoteOf(state: WaysInFacts & Pick<FuelSlice, 'fuel'>, prices: Sh
     lines.push({
       kind: 'wait',
       what: wait[0],
-      amount: estimate(...wait[1], commonPractice),
+      amount: estimate(wait[1], commonPractice),
       unit: 'h',
       price: none,
       why: 'uses no hands; the bay or the yard waits',

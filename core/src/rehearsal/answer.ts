@@ -41,11 +41,13 @@ export const realHands: Hands = { overshoot: 10, eye: 10 };
  */
 export function answer(
   truth: Truth,
-  state: JobState,
-  stop: Stop,
-  at: Pose,
-  rng: () => number,
-  hands: Hands = realHands,
+  {
+    state,
+    stop,
+    at,
+    rng,
+    hands = realHands,
+  }: { state: JobState; stop: Stop; at: Pose; rng: () => number; hands?: Hands },
 ): Observation {
   const on = attached(state);
   const slackNow = (id: string): number => {

@@ -24,6 +24,8 @@ export interface Descent {
 }
 
 interface RehearsalOptions {
+  truth: Truth;
+  rng: () => number;
   margins?: Margins;
   hands?: Hands;
   /** Go on after a pull, as somebody would who writes it down. */
@@ -35,15 +37,12 @@ const MOST_STOPS = 120;
 /**
  * Takes a tank down under a vehicle with hidden truth, by the plan's own stops through the real log.
  *
- * @example descend(rail, truthInside(rail, seeded(1)), seeded(2)).end // 'out'
+ * @example descend(rail, { truth: truthInside(rail, seeded(1)), rng: seeded(2) }).end // 'out'
  */
 export function descend(
   vehicle: VehicleFile,
-  truth: Truth,
-  rng: () => number,
-  options: RehearsalOptions = {},
+  { truth, rng, margins, hands = realHands, goOn }: RehearsalOptions,
 ): Descent {
-  const { margins, hands = realHands } = options;
   const write = logWriter('rehearsal');
   const shop = { ...startingFigures, ...margins };
   const entries: Entry[] = [write('opened', { name: 'Rehearsal', complaint: 'pump', vehicle, shop })];
@@ -84,7 +83,7 @@ export function descend(
       }
       return { ...result, end: 'held', heldBy: first.key, state };
     }
-    const seen = answer(truth, state, stop, at, rng, hands);
+    const seen = answer(truth, { state, stop, at, rng, hands });
     at = seen.reached;
     if (seen.snagged) {
       // It rests on something nobody wrote down: said in two taps, moved aside, and on from here.
@@ -112,7 +111,7 @@ export function descend(
     if (stop.kind === 'creep') log('crept', { ...body, ...(seen.taut ? { taut: keyOf('line', seen.taut) } : {}) });
     else log('stopDone', body);
     for (const id of seen.pulled) log('pulled', { key: keyOf('line', id) });
-    if (seen.pulled.length > 0 && !options.goOn) return { ...result, end: 'pulled', state };
+    if (seen.pulled.length > 0 && !goOn) return { ...result, end: 'pulled', state };
     if (state.out) return { ...result, end: 'out', state };
   }
   return { ...result, state };

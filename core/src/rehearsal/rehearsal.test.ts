@@ -17,7 +17,7 @@ function harness(count: number, margins?: { overshoot: number; eye: number }): (
     const file = i % 4 === 3 ? { ...vehicle, tiltLimit: vehicle.tiltLimit + 40 } : vehicle;
     const truth = truthInside(file, rng);
     const hidden = i % 5 === 0 ? withSnag(truth, file, rng) : truth;
-    return { ...descend(file, hidden, rng, margins ? { margins } : {}), blind: blind(file, truth) };
+    return { ...descend(file, { truth: hidden, rng, ...(margins ? { margins } : {}) }), blind: blind(file, truth) };
   });
 }
 
@@ -50,7 +50,7 @@ describe('a vehicle whose truth lies outside its file', () => {
     const vehicle = archetypes[0]!;
     const pulls = Array.from({ length: 60 }, (_, i) => {
       const rng = seeded(50 + i);
-      return descend(vehicle, truthOutside(vehicle, rng, 'vent', 25), rng);
+      return descend(vehicle, { truth: truthOutside(vehicle, { rng, lineId: 'vent', short: 25 }), rng });
     }).filter((run) => run.end === 'pulled');
     expect(pulls.length).toBeGreaterThan(0);
     const { state } = pulls[0]!;

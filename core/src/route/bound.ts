@@ -61,7 +61,8 @@ export function boundOf(p: Prepared, groups: readonly Group[], goal: Group): Bou
         for (const way of group.ways) {
           const w = p.ways[way]!;
           // What it waits for may come in the same layer: the order within is left open, so the bound stays below.
-          if (within(w.after, before) || waitsWithin(p, group, w.after, before)) grew = put(w.thing) || grew;
+          if (within(w.after, before) || waitsWithin(p, group, { after: w.after, done: before }))
+            grew = put(w.thing) || grew;
         }
       }
       if (!grew) return Infinity;
@@ -79,7 +80,11 @@ const holdsItself = (p: Prepared, group: Group, thing: number): boolean =>
       limit.freed[thing >> 5 === 0 ? 1 : 0] === 0,
   );
 
-const waitsWithin = (p: Prepared, group: Group, after: readonly [number, number], done: [number, number]): boolean => {
+const waitsWithin = (
+  p: Prepared,
+  group: Group,
+  { after, done }: { after: readonly [number, number]; done: [number, number] },
+): boolean => {
   const have: [number, number] = [done[0], done[1]];
   for (const way of group.ways) have[p.ways[way]!.thing >> 5]! |= 1 << (p.ways[way]!.thing & 31);
   return within(after, have);

@@ -16,7 +16,7 @@ export interface Group {
 export function groupAt(p: Prepared, pose: Pose): Pick<Group, 'ways' | 'broken'> {
   const ways: number[] = [];
   p.ways.forEach((way, i) => {
-    if (way.reaches.every(({ x, from, to }) => inReach(pose, x, from, to, p.length))) ways.push(i);
+    if (way.reaches.every(({ x, from, to }) => inReach(pose, { x, from, to, length: p.length }))) ways.push(i);
   });
   const broken: [number, number] = [0, 0];
   p.limits.forEach((limit, i) => {

@@ -7,3 +7,4 @@ export {
   type RouteThing,
   type RouteWay,
 } from './types.ts';
+export { usedWay } from './used.ts';

@@ -1,4 +1,4 @@
-import { InputError } from '../errors/index.ts';
+import { InputError, present } from '../errors/index.ts';
 import { moveCost, tiltCost, wayCost } from './cost.ts';
 import { tilts } from './geometry.ts';
 import { GRID } from '../pose/index.ts';
@@ -54,7 +54,7 @@ export function prepare(model: RouteModel): Prepared {
   const index = new Map(things.map((thing, i) => [thing.id, i]));
   const setOf = (ids: readonly string[]): [number, number] => {
     const set: [number, number] = [0, 0];
-    for (const id of ids) add(set, index.get(id)!);
+    for (const id of ids) add(set, present(index.get(id), 'thing', id));
     return set;
   };
   const must = setOf(model.must);

@@ -107,7 +107,8 @@ describe('the rules', () => {
         fc.array(limit, { maxLength: 8 }),
         fc.integer({ min: 0, max: 8 }),
         (f1, r1, f2, r2, limits, eighth) => {
-          const allowed = (f: number, r: number) => limits.every((l) => isAbove({ f, r }, l.x, l.at, 1000));
+          const allowed = (f: number, r: number) =>
+            limits.every((l) => isAbove({ f, r }, { x: l.x, at: l.at, length: 1000 }));
           fc.pre(allowed(f1, r1) && allowed(f2, r2));
           const s = eighth / 8;
           return allowed(f1 + (f2 - f1) * s, r1 + (r2 - r1) * s);

@@ -91,8 +91,8 @@ export function solve(model: RouteModel, options: SolveOptions = {}): Solved {
     for (const group of [...groups, goal]) {
       const isGoal = group === goal;
       if (!isGoal && !isUseful(p, state, group.ways)) continue;
-      for (const paid of payFor(p, state, group, off))
-        for (const moved of move(p, paid, group, state)) land(moved, group.ways, isGoal);
+      for (const paid of payFor(p, state, { group, off }))
+        for (const moved of move(p, paid, { group, parent: state })) land(moved, group.ways, isGoal);
     }
   }
   return { route: null, looked };
@@ -110,7 +110,7 @@ function fixed(p: Prepared, pose: { f: number; r: number }): Group {
 }
 
 /** The state once it may hang in a group's poses: what breaks there is freed late, in every way that is possible. */
-function payFor(p: Prepared, state: State, group: Group, off: readonly [number, number]): State[] {
+function payFor(p: Prepared, state: State, { group, off }: { group: Group; off: readonly [number, number] }): State[] {
   const left = [group.broken[0] & ~off[0], group.broken[1] & ~off[1]] as const;
   if (left[0] === 0 && left[1] === 0) return [{ ...state, late: [] }];
   const out: State[] = [];
@@ -134,7 +134,7 @@ function payFor(p: Prepared, state: State, group: Group, off: readonly [number, 
 }
 
 /** One change of pose into a group: in the tilt it hangs in, and in another. */
-function move(p: Prepared, s: State, group: Group, parent: State): State[] {
+function move(p: Prepared, s: State, { group, parent }: { group: Group; parent: State }): State[] {
   const both: [number, number] = [s.tilts[0] & group.tilts[0], s.tilts[1] & group.tilts[1]];
   const out: State[] = [];
   const next = (tilts: [number, number], cost: number, sameTilt: boolean): State => ({

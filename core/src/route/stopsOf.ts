@@ -1,3 +1,4 @@
+import { present } from '../errors/index.ts';
 import { bit, type Prepared } from './prepare.ts';
 import type { State } from './state.ts';
 import type { RouteModel, RouteStop } from './types.ts';
@@ -28,7 +29,13 @@ function tiltsBack(p: Prepared, chain: State[]): { f: number; r: number }[] {
     const after = chain[i + 1];
     if (after && after.depth === s.depth) continue;
     if (tilt < 0 || !after?.sameTilt) tilt = p.tilts.findIndex((_, t) => bit(s.tilts, t));
-    poses[s.depth] = s.group!.poses[Math.max(0, tilt)] ?? s.group!.poses.find((pose) => pose !== undefined)!;
+    poses[s.depth] =
+      s.group!.poses[Math.max(0, tilt)] ??
+      present(
+        s.group!.poses.find((pose) => pose !== undefined),
+        'pose',
+        s.depth,
+      );
   }
   return poses;
 }

@@ -18,7 +18,7 @@ describe('a prism', () => {
   test('along either axis, in either order around, it holds its area times its depth', () => {
     for (const axis of ['x', 'y'] as const)
       for (const points of [square, [...square].reverse()]) {
-        const { volume, moment, surface } = below(prism(points, axis, 2, 5), UP, 100);
+        const { volume, moment, surface } = below(prism(points, { axis, from: 2, to: 5 }), UP, 100);
         expect(volume).toBeCloseTo(150, 9);
         // Its middle: half of ten along, between two and five across, half of five up.
         const middle = axis === 'x' ? [5, 3.5, 2.5] : [3.5, 5, 2.5];
@@ -27,7 +27,7 @@ describe('a prism', () => {
       }
   });
   test('cut half way up: half of it, under a surface of ten by three', () => {
-    const half = below(prism(square, 'x', 0, 3), UP, 2.5);
+    const half = below(prism(square, { axis: 'x', from: 0, to: 3 }), UP, 2.5);
     expect(half.volume).toBeCloseTo(75, 9);
     expect(half.surface).toBeCloseTo(30, 9);
     expect(half.moment[2] / half.volume).toBeCloseTo(1.25, 9);
@@ -37,7 +37,7 @@ describe('a prism', () => {
     expect(area([...square].reverse())).toBe(-50);
   });
   test('two that touch hold what they hold apart, and no surface between them', () => {
-    const [left, right] = [prism(square, 'x', 0, 3), prism(square, 'x', 3, 7)];
+    const [left, right] = [prism(square, { axis: 'x', from: 0, to: 3 }), prism(square, { axis: 'x', from: 3, to: 7 })];
     const both = below(together([left, right]), UP, 2.5);
     expect(both.volume).toBeCloseTo(10 * 2.5 * 7, 9);
     expect(both.surface).toBeCloseTo(70, 9);

@@ -12,9 +12,12 @@ export interface Mesh {
  *
  * @param points of the polygon in the plane of its axis and z, in order around
  * @param axis along which the polygon runs; it is drawn out along the other one, from `from` to `to`
- * @example prism([[0, 0], [10, 0], [10, 5], [0, 5]], 'x', 0, 3) // a box of 150 mm³
+ * @example prism([[0, 0], [10, 0], [10, 5], [0, 5]], { axis: 'x', from: 0, to: 3 }) // a box of 150 mm³
  */
-export function prism(points: readonly (readonly [number, number])[], axis: 'x' | 'y', from: number, to: number): Mesh {
+export function prism(
+  points: readonly (readonly [number, number])[],
+  { axis, from, to }: { axis: 'x' | 'y'; from: number; to: number },
+): Mesh {
   const n = points.length;
   const vertices = new Float64Array(6 * n);
   points.forEach(([h, z], i) => {
@@ -76,23 +79,26 @@ let over = new Float64Array(1024);
  *
  * @param up unit vector
  * @param height mm along it
- * @example below(prism(square, 'x', 0, 1), [0, 0, 1], 0.5).volume // half of it
+ * @example below(prism(square, { axis: 'x', from: 0, to: 1 }), [0, 0, 1], 0.5).volume // half of it
  */
 export function below(mesh: Mesh, up: Point3, height: number): Below {
-  sweep(mesh, up[0], up[1], up[2], height);
+  sweep(mesh, { ux: up[0], uy: up[1], uz: up[2], height });
   return { volume: swept[0]!, moment: [swept[1]!, swept[2]!, swept[3]!], surface: swept[4]! };
 }
 
 /** Only the volume, with nothing allocated; for searches. mm³ */
 export function volumeBelow(mesh: Mesh, up: Point3, height: number): number {
-  sweep(mesh, up[0], up[1], up[2], height);
+  sweep(mesh, { ux: up[0], uy: up[1], uz: up[2], height });
   return swept[0]!;
 }
 
 /** What the last sweep found: volume, moments, surface. */
 const swept = new Float64Array(5);
 
-function sweep({ vertices, triangles }: Mesh, ux: number, uy: number, uz: number, height: number): void {
+function sweep(
+  { vertices, triangles }: Mesh,
+  { ux, uy, uz, height }: { ux: number; uy: number; uz: number; height: number },
+): void {
   const count = vertices.length / 3;
   if (over.length < count) over = new Float64Array(2 * count);
   for (let i = 0; i < count; i++)

@@ -53,7 +53,10 @@ export function sectionOf(shape: TankShape, axis: Axis = profileAxis(shape)): Se
  * @param heights of the surface in each part, as `surfaceAt` and `trappedFuel` give them; one for all, or one a part
  * @returns polygons, mm
  */
-export function fuelInSection(shape: TankShape, axis: Axis, tilt: Tilt, heights: number | ArrayLike<number>): Flat[][] {
+export function fuelInSection(
+  shape: TankShape,
+  { axis, tilt, heights }: { axis: Axis; tilt: Tilt; heights: number | ArrayLike<number> },
+): Flat[][] {
   const { parts } = sectionOf(shape, axis);
   const up = upOf(tilt);
   const middle = axis === 'x' ? up[1] * (shape.width / 2) : up[0] * (shape.length / 2);

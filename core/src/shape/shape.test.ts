@@ -128,7 +128,7 @@ describe('what stays', () => {
 
 describe('the one tilt that frees most', () => {
   test('beats or equals every other tilt of a fine grid, within what a degree is worth', () => {
-    const best = bestTilt(lobes, [20, 200, 5], { x: 8, y: 8 });
+    const best = bestTilt(lobes, { outlet: [20, 200, 5], reach: { x: 8, y: 8 } });
     for (let x = -8; x <= 8; x += 0.5)
       for (let y = -8; y <= 8; y += 2)
         expect(best.stays).toBeLessThan(trappedFuel(lobes, [20, 200, 5], { x, y }).litres + 0.02);
@@ -136,25 +136,25 @@ describe('the one tilt that frees most', () => {
     expect(best.stays).toBeCloseTo(trappedFuel(lobes, [20, 200, 5], best.tilt).litres, 9);
   });
   test('a flat tank with the outlet at its floor needs none', () => {
-    expect(bestTilt(box, [500, 200, 0], { x: 8, y: 8 }).tilt).toEqual({ x: 0, y: 0 });
+    expect(bestTilt(box, { outlet: [500, 200, 0], reach: { x: 8, y: 8 } }).tilt).toEqual({ x: 0, y: 0 });
   });
   test('tells how far it is, and refuses a reach that is none', () => {
     const told: number[] = [];
-    bestTilt(lobes, [20, 200, 5], { x: 3, y: 1 }, (share) => told.push(share));
+    bestTilt(lobes, { outlet: [20, 200, 5], reach: { x: 3, y: 1 }, progress: (share) => told.push(share) });
     expect(told).toHaveLength(7);
     expect(told.at(-1)).toBe(1);
-    expect(() => bestTilt(lobes, [20, 200, 5], { x: 90, y: 0 })).toThrow(InputError);
+    expect(() => bestTilt(lobes, { outlet: [20, 200, 5], reach: { x: 90, y: 0 } })).toThrow(InputError);
   });
 });
 
 describe('tilt at which fuel reaches an open port', () => {
   test('a half-full box: the low end is full when tan θ · 500 mm is the other half', () => {
-    const degrees = tiltToPort(box, 40, [1000, 200, 200], { x: 1, y: 0 })!;
+    const degrees = tiltToPort(box, { litres: 40, port: [1000, 200, 200], direction: { x: 1, y: 0 } })!;
     expect(degrees).toBeCloseTo(Math.atan(100 / 500) / RAD, 6);
     // A third of a port's way along it takes longer; away from it, never.
-    expect(tiltToPort(box, 40, [750, 200, 200], { x: 1, y: 0 })!).toBeGreaterThan(degrees);
-    expect(tiltToPort(box, 40, [1000, 200, 200], { x: -1, y: 0 }, 20)).toBeNull();
-    expect(tiltToPort(box, 80, [1000, 200, 200], { x: 1, y: 0 })).toBe(0);
+    expect(tiltToPort(box, { litres: 40, port: [750, 200, 200], direction: { x: 1, y: 0 } })!).toBeGreaterThan(degrees);
+    expect(tiltToPort(box, { litres: 40, port: [1000, 200, 200], direction: { x: -1, y: 0 }, most: 20 })).toBeNull();
+    expect(tiltToPort(box, { litres: 80, port: [1000, 200, 200], direction: { x: 1, y: 0 } })).toBe(0);
   });
 });
 
@@ -174,10 +174,9 @@ describe('a section', () => {
       { x: 0, y: 0 },
       { x: 6, y: 0 },
     ])
-      expect(size(fuelInSection(lobes, 'x', tilt, surfaceAt(lobes, shapeLitres(lobes) / 2, tilt)))).toBeCloseTo(
-        size([sectionOf(lobes, 'x').outline]) / 2,
-        3,
-      );
+      expect(
+        size(fuelInSection(lobes, { axis: 'x', tilt, heights: surfaceAt(lobes, shapeLitres(lobes) / 2, tilt) })),
+      ).toBeCloseTo(size([sectionOf(lobes, 'x').outline]) / 2, 3);
     expect(sectionOf(round, 'x').isProfile).toBe(false);
     expect(sectionOf(round).isProfile).toBe(true);
   });

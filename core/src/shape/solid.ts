@@ -54,7 +54,7 @@ export function solidFrom(outline: Outline): Solid {
   const portals: Portal[] = [];
   const at = (h: number, d: number, z: number): Point3 => (axis === 'x' ? [h, d, z] : [d, h, z]);
   const add = (list: [number, number][], from: number, to: number) => {
-    const mesh = prism(list, axis, from, to);
+    const mesh = prism(list, { axis, from, to });
     return cells.push({ mesh, volume: below(mesh, UP, OVER_ALL).volume, points: list }) - 1;
   };
   let before: Column[] = [];
@@ -131,7 +131,7 @@ export function solidFrom(outline: Outline): Solid {
         });
     });
   }
-  const whole = prism(points, axis, 0, depth);
+  const whole = prism(points, { axis, from: 0, to: depth });
   const mesh = sump ? together([whole, cells.at(-1)!.mesh]) : whole;
   return { outline, mesh, volume: below(mesh, UP, OVER_ALL).volume, cells, portals };
 }

@@ -18,19 +18,17 @@ export interface BestTilt {
  * @param reach degrees either way along the ends (x) and across (y)
  * @param progress told a share from 0 to 1
  * @throws InputError as `trappedFuel`
- * @example bestTilt(lobes, [100, 200, 10], { x: 6, y: 6 }).tilt // the far lobe up, so that it runs over the hump
+ * @example bestTilt(lobes, { outlet: [100, 200, 10], reach: { x: 6, y: 6 } }).tilt // the far lobe up, so that it runs over the hump
  */
 export function bestTilt(
   shape: TankShape,
-  outlet: Point3,
-  reach: Tilt,
-  progress: (share: number) => void = () => undefined,
+  { outlet, reach, progress = () => undefined }: { outlet: Point3; reach: Tilt; progress?: (share: number) => void },
 ): BestTilt {
   if (shape.kind === 'table')
     throw new InputError('shape', 'a level table', 'a shape: a table does not know where fuel stays');
   const solid = solidOf(shape);
   const start = cellAt(solid, outlet);
-  const at = (x: number, y: number) => trappedVolume(solid, start, outlet, upOf({ x, y }));
+  const at = (x: number, y: number) => trappedVolume(solid, { start, outlet, up: upOf({ x, y }) });
   // A tenth of a litre is not worth a degree more: nobody jacks a tank for that.
   const price = (x: number, y: number, volume: number) => volume + Math.hypot(x, y) * 1e-3 * LITRE;
   const xs = steps(reach.x);
@@ -82,9 +80,12 @@ function steps(reach: number): number[] {
  * @param direction which way is down: x to the second end, y to the far side
  * @param most degrees looked at
  * @returns degrees; null when it does not reach the port within `most`
- * @example tiltToPort(box, 40, [1000, 200, 200], { x: 1, y: 0 }) // the angle at which the low end is full to the roof
+ * @example tiltToPort(box, { litres: 40, port: [1000, 200, 200], direction: { x: 1, y: 0 } }) // the angle at which the low end is full to the roof
  */
-export function tiltToPort(shape: TankShape, litres: number, port: Point3, direction: Tilt, most = 30): number | null {
+export function tiltToPort(
+  shape: TankShape,
+  { litres, port, direction, most = 30 }: { litres: number; port: Point3; direction: Tilt; most?: number },
+): number | null {
   const norm = Math.hypot(direction.x, direction.y);
   if (!(norm > 0)) throw new InputError('direction', 'none', 'a direction');
   const over = (degrees: number) => {

@@ -35,7 +35,7 @@ export function trappedFuel(shape: TankShape, outlet: Point3, tilt: Tilt = flat)
   const solid = solidOf(shape);
   const start = cellAt(solid, outlet);
   const up = upOf(tilt);
-  const levels = standing(solid, start, dot(up, outlet), up);
+  const levels = standing(solid, { start, outlet: dot(up, outlet), up });
   const groups = pockets(solid, levels, up);
   const list = groups
     .map((cells): Pocket => {
@@ -55,8 +55,11 @@ export function trappedFuel(shape: TankShape, outlet: Point3, tilt: Tilt = flat)
 }
 
 /** Only how much stays; for searches. mm³ */
-export function trappedVolume(solid: Solid, start: number, outlet: Point3, up: Point3): number {
-  const levels = standing(solid, start, dot(up, outlet), up);
+export function trappedVolume(
+  solid: Solid,
+  { start, outlet, up }: { start: number; outlet: Point3; up: Point3 },
+): number {
+  const levels = standing(solid, { start, outlet: dot(up, outlet), up });
   const { cells } = solid;
   let volume = 0;
   for (let c = 0; c < cells.length; c++) {
@@ -93,7 +96,10 @@ function highest(v: Float64Array, up: Point3): number {
  * How high fuel stays in each cell: the least, over all ways to the outlet, of the highest sill on the way, and never
  * below the outlet.
  */
-function standing({ cells, portals }: Solid, start: number, outlet: number, up: Point3): Float64Array {
+function standing(
+  { cells, portals }: Solid,
+  { start, outlet, up }: { start: number; outlet: number; up: Point3 },
+): Float64Array {
   const levels = new Float64Array(cells.length).fill(Infinity);
   levels[start] = outlet;
   const sills = new Float64Array(portals.length);

@@ -1,3 +1,4 @@
+import type { Span } from '../estimate/index.ts';
 import { asks, minutesAhead, outlook } from '../foresight/index.ts';
 import type { TankState } from '../hang/index.ts';
 import { descended, nameOf, type JobState } from '../job/index.ts';
@@ -23,7 +24,7 @@ export interface PlanSheet {
   vehicle: string;
   /** What the figures of the plan are taken as: true whatever is true, or only as likely. */
   certain: boolean;
-  minutes: { lo: number; typ: number; hi: number } | null;
+  minutes: Span | null;
   down: SheetStop[];
   up: SheetStop[];
   /** What each must let for the plan to hold, mm. */

@@ -7,7 +7,7 @@ import { planSheet, spokenStop, stepsOf } from './index.ts';
 const rail = archetypes[0]!;
 /** Three minutes to part and to make. */
 function line(id: string, slack: number, from: number, more: Partial<Connection> = {}): Connection {
-  const plain = plainLine(id, r(slack), r(from), more);
+  const plain = plainLine(id, { slack: r(slack), reachFrom: r(from), more });
   const ways = plain.part.map((way) => ({ ...way, minutes: r(3) }));
   return { ...plain, part: ways, make: ways };
 }

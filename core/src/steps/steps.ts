@@ -1,3 +1,4 @@
+import { present } from '../errors/index.ts';
 import type { TankState } from '../hang/index.ts';
 import type { Action } from '../stops/index.ts';
 import { keyOf, splitKey, type Connection, type Fitting, type Support } from '../vehicle/index.ts';
@@ -84,7 +85,11 @@ export function stepsOf(state: TankState, actions: readonly Action[], tags: Reco
   return actions.flatMap((action) => {
     const tag = tags[action.key];
     if (action.type === 'support') {
-      const support = state.vehicle.supports.find((s) => keyOf('support', s.id) === action.key)!;
+      const support = present(
+        state.vehicle.supports.find((s) => keyOf('support', s.id) === action.key),
+        'support',
+        action.key,
+      );
       const steps = supportSteps(state, support, action === supports.at(-1) && supports.length > 1);
       return action === supports[0] ? [jackUnder, ...steps] : steps;
     }

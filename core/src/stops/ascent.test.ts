@@ -103,9 +103,9 @@ describe('part-way, the top at working height', () => {
     for (const c of long) Object.assign(c, { slack: exact(300), clips: [] });
     const write = logWriter('job');
     const state = foldJob(null, [write('opened', { name: 'x', complaint: 'pump', vehicle })])!;
-    const route = routePartWay(state, 150, 'typical')!;
+    const route = routePartWay(state, { drop: 150, view: 'typical' })!;
     expect(route.stops.flatMap((s) => s.uses.map((u) => u.thing))).toEqual([`line:${short!.id}`]);
     expect(route.stops.at(-1)!.pose).toEqual({ f: 150, r: 150 });
-    expect(routePartWay(state, vehicle.clear + 5, 'typical')).toBeNull();
+    expect(routePartWay(state, { drop: vehicle.clear + 5, view: 'typical' })).toBeNull();
   });
 });

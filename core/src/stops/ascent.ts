@@ -1,3 +1,4 @@
+import { present } from '../errors/index.ts';
 import {
   isOn,
   MOVE_MINUTES,
@@ -65,7 +66,11 @@ export function ascentModel(state: TankState, view: UpView, keyOn: KeyOn = 'done
   });
   /** The way something came off by is the way it goes back, where there is one. */
   const same = (key: string, ways: readonly Way[]): readonly Way[] => {
-    const by = state.items.find((i) => i.key === key)!.way;
+    const by = present(
+      state.items.find((i) => i.key === key),
+      'item',
+      key,
+    ).way;
     const found = ways.filter((way) => way.id === by);
     return found.length > 0 ? found : ways;
   };

@@ -29,24 +29,32 @@ import type { Action, Stop } from './types.ts';
  */
 export function nextStop(state: TankState, margins: Margins = state.shop): Stop {
   const { pose } = state;
-  if (atGoal(state)) return stopAt(state, pose, 'there', margins);
+  if (atGoal(state)) return stopAt(state, { pose, kind: 'there', margins });
   const atHome = deepest(state.pose) === 0;
   const led = guide(state, margins);
   const work = led?.actions ?? inReach(state, pose, margins);
-  if (work.length > 0) return stopAt(state, pose, atHome ? 'start' : 'stop', margins, work);
+  if (work.length > 0) return stopAt(state, { pose, kind: atHome ? 'start' : 'stop', margins, work });
   const binding = bindings(state);
   if (binding.length === 0)
-    return stopAt(state, level(state.goal ?? state.vehicle.clear), state.goal === null ? 'out' : 'stop', margins);
+    return stopAt(state, {
+      pose: level(state.goal ?? state.vehicle.clear),
+      kind: state.goal === null ? 'out' : 'stop',
+      margins,
+    });
   if (led?.next) {
-    const first = atHome ? towards(led.next, FIRST_STOP, state, margins) : led.next;
-    if (isSafe(state, first, margins)) return stopAt(state, first, 'stop', margins);
+    const first = atHome ? towards(led.next, { most: FIRST_STOP, state, margins }) : led.next;
+    if (isSafe(state, first, margins)) return stopAt(state, { pose: first, kind: 'stop', margins });
   }
   const target = deepestSafe(state, binding, margins);
   const here = deepest(state.pose);
-  if (!samePose(pose, level(here))) return stopAt(state, level(Math.min(here, target)), 'stop', margins);
-  if (target >= here + CREEP || (here === 0 && target > 0)) return stopAt(state, level(target), 'stop', margins);
+  if (!samePose(pose, level(here)))
+    return stopAt(state, { pose: level(Math.min(here, target)), kind: 'stop', margins });
+  if (target >= here + CREEP || (here === 0 && target > 0))
+    return stopAt(state, { pose: level(target), kind: 'stop', margins });
   const creepTo = Math.min(here + CREEP, state.goal ?? Infinity, ...binding.map((b) => gridDown(b.fast ?? b.limit.hi)));
-  return creepTo > here ? stopAt(state, level(creepTo), 'creep', margins) : stopAt(state, pose, 'held', margins);
+  return creepTo > here
+    ? stopAt(state, { pose: level(creepTo), kind: 'creep', margins })
+    : stopAt(state, { pose, kind: 'held', margins });
 }
 
 /** What can come off here; part-way only what holds the tank before its goal. */
@@ -67,7 +75,7 @@ const isSafe = (state: TankState, pose: Pose, margins: Margins): boolean =>
   bindings(state).every((b) => dropAt(pose, b.x, state.vehicle.length) <= safeUnder(b, margins));
 
 /** The first move is never deep: on the way to a pose no further than so, level. */
-function towards(pose: Pose, most: number, state: TankState, margins: Margins): Pose {
+function towards(pose: Pose, { most, state, margins }: { most: number; state: TankState; margins: Margins }): Pose {
   if (Math.max(pose.f, pose.r) <= most) return pose;
   return level(Math.min(most, deepestSafe(state, bindings(state), margins)));
 }
@@ -97,10 +105,7 @@ function lastChance(ways: readonly Way[], here: number): number[] {
  */
 export function stopAt(
   state: TankState,
-  pose: Pose,
-  kind: Stop['kind'],
-  margins: Margins = state.shop,
-  work?: Action[],
+  { pose, kind, margins = state.shop, work }: { pose: Pose; kind: Stop['kind']; margins?: Margins; work?: Action[] },
 ): Stop {
   const { length } = state.vehicle;
   const at: TankState = { ...state, pose };

@@ -1,6 +1,7 @@
+import { present } from '../errors/index.ts';
 import { bindings, safeUnder, type Margins, type TankState } from '../hang/index.ts';
 import { deepest, dropAt, GRID, inReach, type Pose } from '../pose/index.ts';
-import { solve, type Route } from '../route/index.ts';
+import { solve, type Route, usedWay } from '../route/index.ts';
 import { lineOf, obstructionOf, splitKey, type Way } from '../vehicle/index.ts';
 import { actionFor, supportsOff } from './actions.ts';
 import { LOOKED, routeModel, type View } from './model.ts';
@@ -25,16 +26,19 @@ export function routeDown(state: TankState, view: View, margins: Margins = state
   let known = found.get(state);
   if (!known) found.set(state, (known = new Map()));
   if (!known.has(key)) known.set(key, solve(routeModel(state, view, margins)).route);
-  return known.get(key)!;
+  return known.get(key) ?? null;
 }
 
 /**
  * Part-way down, the top at working height: the least minutes to a level pose, with nothing parted that need not be.
  *
  * @param drop on the 5 mm grid
- * @example routePartWay(state, 250, 'typical')?.minutes
+ * @example routePartWay(state, { drop: 250, view: 'typical' })?.minutes
  */
-export function routePartWay(state: TankState, drop: number, view: View, margins: Margins = state.shop): Route | null {
+export function routePartWay(
+  state: TankState,
+  { drop, view, margins = state.shop }: { drop: number; view: View; margins?: Margins },
+): Route | null {
   return drop > state.vehicle.clear ? null : routeDown({ ...state, goal: drop }, view, margins);
 }
 
@@ -67,15 +71,12 @@ function lowestThatServes(state: TankState, { stops }: Route, margins: Margins):
   const model = routeModel(state, 'look', margins);
   const [, next, after] = stops;
   const { length } = model;
-  const used = next!.uses.map((use) => {
-    const thing = model.things.find((t) => t.id === use.thing)!;
-    return { x: thing.x, way: thing.ways.find((w) => w.id === use.way)! };
-  });
+  const used = next!.uses.map((use) => usedWay(model, use));
   const binding = bindings(state);
   const fits = (pose: Pose) =>
     pose.f <= Math.max(after?.pose.f ?? 0, next!.pose.f) &&
     pose.r <= Math.max(after?.pose.r ?? 0, next!.pose.r) &&
-    used.every(({ x, way }) => inReach(pose, x, way.from, way.to, length)) &&
+    used.every(({ thing, way }) => inReach(pose, { x: thing.x, from: way.from, to: way.to, length })) &&
     binding.every((b) => dropAt(pose, b.x, length) <= safeUnder(b, margins));
   let { pose } = next!;
   for (let lower = pose; fits(lower); lower = { f: lower.f + GRID, r: lower.r + GRID }) pose = lower;
@@ -91,7 +92,11 @@ export const actionsOf = (state: TankState, uses: Route['stops'][number]['uses']
       return actionFor(
         state,
         use.thing,
-        waysOff(state, use.thing).find((way) => way.id === id)!,
+        present(
+          waysOff(state, use.thing).find((way) => way.id === id),
+          'way',
+          id,
+        ),
       );
     });
 

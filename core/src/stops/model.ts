@@ -1,3 +1,4 @@
+import type { Span } from '../estimate/index.ts';
 import {
   bindings,
   isDone,
@@ -39,18 +40,25 @@ export function routeModel(state: TankState, view: View, margins: Margins): Rout
   const things: RouteThing[] = [];
   const limits: { x: number; at: number; freedBy: string[] }[] = [];
   const must: string[] = [];
-  const pick = (range: { lo: number; typ: number; hi: number }): number =>
-    range[view === 'best' ? 'hi' : view === 'typical' ? 'typ' : 'lo'];
+  const pick = (range: Span): number => range[view === 'best' ? 'hi' : view === 'typical' ? 'typ' : 'lo'];
   const under = (mm: number) => Math.max(0, gridDown(mm) - margins.overshoot);
   const keys = keysOf(state);
-  const wayOf = (way: Way, seenAt?: number, reading = readings[view], id = way.id, more: string[] = []): RouteWay => ({
+  const wayOf = (
+    way: Way,
+    {
+      seenAt,
+      reading = readings[view],
+      id = way.id,
+      more = [],
+    }: { seenAt?: number; reading?: Sureness; id?: string; more?: string[] } = {},
+  ): RouteWay => ({
     id,
     ...reachOf(way, reading, seenAt),
     minutes: way.minutes.typ,
     people: way.people,
     after: [...way.after.filter((other) => !isDone(state, other)).map((other) => keys.get(other) ?? other), ...more],
   });
-  const list = (ways: readonly Way[], seenAt?: number) => ways.map((way) => wayOf(way, seenAt));
+  const list = (ways: readonly Way[], seenAt?: number) => ways.map((way) => wayOf(way, { seenAt }));
 
   for (const { key, x, limit, line, obstruction } of bindings(state)) {
     const free = line?.clips.filter((clip) => !isOff(state, keyOf('clip', clip.id))) ?? [];
@@ -91,7 +99,9 @@ export function routeModel(state: TankState, view: View, margins: Margins): Rout
           reachOf(way, 'likely').from < reachOf(way, 'surely').from ||
           reachOf(way, 'likely').to > reachOf(way, 'surely').to
         )
-          ways.push(wayOf(way, state.reached[line.id], 'likely', `${way.id}${LOOKED}`, [look]));
+          ways.push(
+            wayOf(way, { seenAt: state.reached[line.id], reading: 'likely', id: `${way.id}${LOOKED}`, more: [look] }),
+          );
     }
     limits.push({ x, at, freedBy });
     things.push({ id: key, x, ways });

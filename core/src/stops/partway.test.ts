@@ -6,7 +6,8 @@ import { nextStop, nextUp, planDescent } from './index.ts';
 import { at, begin, line, vehicle } from './testing.ts';
 
 /** a lets 100 and is reached from 30; b lets 280 and stays on; the tank could go to 300. */
-const job = () => begin(vehicle([line('a', r(100), r(30)), line('b', r(280), r(200))]));
+const job = () =>
+  begin(vehicle([line('a', { slack: r(100), reach: r(30) }), line('b', { slack: r(280), reach: r(200) })]));
 
 describe('part-way, its top where two hands work on it', () => {
   test('only what holds it there comes off, and there it ends', () => {
@@ -48,7 +49,7 @@ describe('part-way, its top where two hands work on it', () => {
   });
 
   test('a creep and a guess go no deeper than the goal either', () => {
-    const guessed = begin(vehicle([line('a', r(40, 200, 250), r(280))]));
+    const guessed = begin(vehicle([line('a', { slack: r(40, 200, 250), reach: r(280) })]));
     guessed.log('answer', said('how far down', '60'));
     for (let i = 0; i < 20; i++) {
       const stop = nextStop(guessed.state);
@@ -70,7 +71,11 @@ describe('part-way, its top where two hands work on it', () => {
   test('where nothing is certain, what lets it down to its goal all the same stays on', () => {
     // a is guessed and reached at home; b lets 280 for certain and is reached at home too.
     const guessed = begin(
-      vehicle([line('a', r(40, 200, 250), r(0)), line('b', r(280), r(0)), line('c', r(50, 60, 70), r(300))]),
+      vehicle([
+        line('a', { slack: r(40, 200, 250), reach: r(0) }),
+        line('b', { slack: r(280), reach: r(0) }),
+        line('c', { slack: r(50, 60, 70), reach: r(300) }),
+      ]),
     );
     guessed.log('answer', said('how far down', '100'));
     expect(nextStop(guessed.state).actions.map((a) => a.key)).toEqual(['line:a']);

@@ -6,7 +6,9 @@ import { at, begin, line, vehicle } from './testing.ts';
 
 describe('down, worked by hand', () => {
   test('the first stop is never over 25, then 10 under the tightest limit, rounded down to the grid', () => {
-    const job = begin(vehicle([line('a', r(93), r(60)), line('b', r(200), r(150))]));
+    const job = begin(
+      vehicle([line('a', { slack: r(93), reach: r(60) }), line('b', { slack: r(200), reach: r(150) })]),
+    );
     expect(nextStop(job.state)).toMatchObject({ kind: 'stop', pose: { f: 25 } });
     job.log('stopDone', at(25));
     // 93 → 90 on the grid, less 10.
@@ -20,7 +22,7 @@ describe('down, worked by hand', () => {
   });
 
   test('where less than 10 mm is left it is a creep, and a line felt taut stops it for good', () => {
-    const job = begin(vehicle([line('a', r(40, 60, 90), r(80))]));
+    const job = begin(vehicle([line('a', { slack: r(40, 60, 90), reach: r(80) })]));
     job.log('stopDone', at(25));
     // 40 − 10 = 30: only 5 mm from 25.
     expect(nextStop(job.state)).toMatchObject({ kind: 'creep', pose: { f: 35 }, watch: ['line:a'] });
@@ -35,8 +37,17 @@ describe('down, worked by hand', () => {
   });
 
   test('a clip is released only when its line would hold the next move and no hand parts it here', () => {
-    const clip = { id: 'k', slack: r(120), ways: [{ ...line('x', r(1), r(0)).part[0]!, id: 'k-off' }] };
-    const job = begin(vehicle([line('a', r(40), r(100), { clips: [clip] }), line('b', r(150), r(60))]));
+    const clip = {
+      id: 'k',
+      slack: r(120),
+      ways: [{ ...line('x', { slack: r(1), reach: r(0) }).part[0]!, id: 'k-off' }],
+    };
+    const job = begin(
+      vehicle([
+        line('a', { slack: r(40), reach: r(100), more: { clips: [clip] } }),
+        line('b', { slack: r(150), reach: r(60) }),
+      ]),
+    );
     job.log('stopDone', at(25));
     const work = nextStop(job.state);
     expect(work).toMatchObject({ kind: 'stop', pose: { f: 25 }, actions: [{ type: 'unclip', key: 'clip:k' }] });
@@ -52,10 +63,10 @@ describe('down, worked by hand', () => {
       x: 500,
       travelsWithTank: false,
       blocksAt: r(70),
-      clear: [{ ...line('x', r(1), r(0)).part[0]!, id: 'off' }],
+      clear: [{ ...line('x', { slack: r(1), reach: r(0) }).part[0]!, id: 'off' }],
       restore: [],
     };
-    const job = begin(vehicle([line('a', r(150), r(60))], [pipe]));
+    const job = begin(vehicle([line('a', { slack: r(150), reach: r(60) })], [pipe]));
     // It stands at 70, the line lets 150: at home it is in reach already.
     expect(nextStop(job.state)).toMatchObject({
       kind: 'start',
@@ -70,14 +81,20 @@ describe('down, worked by hand', () => {
 
   test('a reach that ends is a last chance: the tank stops there', () => {
     const job = begin(
-      vehicle([line('a', r(200), r(20), { part: [{ ...line('a', r(1), r(40)).part[0]!, reachTo: r(62) }] })]),
+      vehicle([
+        line('a', {
+          slack: r(200),
+          reach: r(20),
+          more: { part: [{ ...line('a', { slack: r(1), reach: r(40) }).part[0]!, reachTo: r(62) }] },
+        }),
+      ]),
     );
     job.log('stopDone', at(25));
     expect(nextStop(job.state)).toMatchObject({ pose: { f: 60 }, actions: [{ key: 'line:a' }] });
   });
 
   test('what was left undone keeps binding and is not said again at the same height', () => {
-    const job = begin(vehicle([line('a', r(150), r(20))]));
+    const job = begin(vehicle([line('a', { slack: r(150), reach: r(20) })]));
     const said = nextStop(job.state);
     expect(said.actions).toHaveLength(1);
     job.log('stopDone', { ...at(25), notDone: [{ key: 'line:a', reason: 'tab would not let go' }] });
@@ -87,20 +104,25 @@ describe('down, worked by hand', () => {
   });
 
   test('“after” keeps a line on until what it waits for is off', () => {
-    const waits = { ...line('a', r(200), r(0)).part[0]!, after: ['b'] };
-    const job = begin(vehicle([line('a', r(200), r(0), { part: [waits] }), line('b', r(200), r(40))]));
+    const waits = { ...line('a', { slack: r(200), reach: r(0) }).part[0]!, after: ['b'] };
+    const job = begin(
+      vehicle([
+        line('a', { slack: r(200), reach: r(0), more: { part: [waits] } }),
+        line('b', { slack: r(200), reach: r(40) }),
+      ]),
+    );
     expect(nextStop(job.state).actions).toEqual([]);
     job.log('stopDone', at(25));
     expect(nextStop(job.state).actions.map((a) => a.key)).toEqual(['line:b', 'line:a']);
   });
 
   test('a height the technician chose says what holds there, without refusing', () => {
-    const job = begin(vehicle([line('a', r(60, 70, 80), r(100))]));
-    const deep = stopAt(job.state, { f: 75, r: 75 }, 'stop');
+    const job = begin(vehicle([line('a', { slack: r(60, 70, 80), reach: r(100) })]));
+    const deep = stopAt(job.state, { pose: { f: 75, r: 75 }, kind: 'stop' });
     expect(deep.holders[0]!.room).toMatchObject({ lo: 0, hi: 5 });
     expect(deep.risk?.key).toBe('line:a');
     // Parting it there does not make the way there safe.
-    expect(stopAt(job.state, { f: 110, r: 110 }, 'stop')).toMatchObject({
+    expect(stopAt(job.state, { pose: { f: 110, r: 110 }, kind: 'stop' })).toMatchObject({
       actions: [{ key: 'line:a' }],
       holders: [],
       risk: { key: 'line:a' },
@@ -111,8 +133,12 @@ describe('down, worked by hand', () => {
 
   test('where level has no way, one end goes first', () => {
     // a is short and in reach from 30 only at the front; b at the rear is reached from 60, and the tank waits for it.
-    const front = line('a', r(50), r(20), { x: 100, part: [{ ...line('a', r(1), r(20)).part[0]!, after: ['b'] }] });
-    const file = { ...vehicle([front, line('b', r(90), r(60), { x: 900 })]), tiltLimit: 60 };
+    const front = line('a', {
+      slack: r(50),
+      reach: r(20),
+      more: { x: 100, part: [{ ...line('a', { slack: r(1), reach: r(20) }).part[0]!, after: ['b'] }] },
+    });
+    const file = { ...vehicle([front, line('b', { slack: r(90), reach: r(60), more: { x: 900 } })]), tiltLimit: 60 };
     const flat = begin({ ...file, tiltLimit: 0 });
     flat.log('stopDone', at(25));
     flat.log('stopDone', at(40));
@@ -131,14 +157,16 @@ describe('down, worked by hand', () => {
   });
 
   test('the way that takes least is chosen, not the first of the file', () => {
-    const dear = { ...line('a', r(1), r(20)).part[0]!, id: 'a-dear', minutes: r(9) };
-    const cheap = { ...line('a', r(1), r(20)).part[0]!, id: 'a-cheap', minutes: r(2) };
-    const job = begin(vehicle([line('a', r(90), r(20), { part: [dear, cheap] })]));
+    const dear = { ...line('a', { slack: r(1), reach: r(20) }).part[0]!, id: 'a-dear', minutes: r(9) };
+    const cheap = { ...line('a', { slack: r(1), reach: r(20) }).part[0]!, id: 'a-cheap', minutes: r(2) };
+    const job = begin(vehicle([line('a', { slack: r(90), reach: r(20), more: { part: [dear, cheap] } })]));
     expect(nextStop(job.state).actions).toMatchObject([{ key: 'line:a', way: 'a-cheap' }]);
   });
 
   test('a changed plan is said in words', () => {
-    const job = begin(vehicle([line('a', r(90), r(60)), line('b', r(200), r(150))]));
+    const job = begin(
+      vehicle([line('a', { slack: r(90), reach: r(60) }), line('b', { slack: r(200), reach: r(150) })]),
+    );
     const before = nextStop(job.log('stopDone', at(25)));
     const after = nextStop(job.log('surprise', { what: 'holds', key: 'line:b', lets: 50 }));
     expect(planChanged(before, after, ['front', 'rear']).map((s) => inWords(s))).toEqual([

@@ -40,7 +40,7 @@ function taut({ clip, over = [] }: Pick<StringLine, 'clip' | 'over'>, to: Place)
     .sort((a, b) => (a[0] - b[0]) * way || b[1] - a[1]);
   const corners: Place[] = [clip];
   for (const next of [...rails, to]) {
-    while (corners.length > 1 && below(corners.at(-2)!, corners.at(-1)!, next, way)) corners.pop();
+    while (corners.length > 1 && below({ a: corners.at(-2)!, b: corners.at(-1)!, c: next, way })) corners.pop();
     corners.push(next);
   }
   let length = 0;
@@ -50,7 +50,7 @@ function taut({ clip, over = [] }: Pick<StringLine, 'clip' | 'over'>, to: Place)
 }
 
 /** Does the middle one of three lie on or below the straight way between the others? */
-const below = (a: Place, b: Place, c: Place, way: number): boolean =>
+const below = ({ a, b, c, way }: { a: Place; b: Place; c: Place; way: number }): boolean =>
   ((b[0] - a[0]) * (c[1] - a[1]) - (b[1] - a[1]) * (c[0] - a[0])) * way >= 0;
 
 /**

@@ -52,6 +52,8 @@ export function tested(state: TankState): boolean {
   const mm = levelTest(state);
   if (mm === null || state.findings.some((f) => f.what === TEST_STOP)) return true;
   const { pose, vehicle } = state;
-  const seen = testReaches(state, false).every(({ x, from, to }) => inReach(pose, x, from, to, vehicle.length));
+  const seen = testReaches(state, false).every(({ x, from, to }) =>
+    inReach(pose, { x, from, to, length: vehicle.length }),
+  );
   return !seen && !samePose(pose, level(mm));
 }

@@ -3,8 +3,10 @@ import { archetypes, type Connection, type Range, type VehicleFile } from '../ve
 import { plainLine } from '../vehicle/testing.ts';
 
 /** A small vehicle whose stops can be worked by hand. mm */
-export const line = (id: string, slack: Range, reach: Range, more: Partial<Connection> = {}): Connection =>
-  plainLine(id, slack, reach, { name: id, kind: 'vent', x: 100, ...more });
+export const line = (
+  id: string,
+  { slack, reach, more = {} }: { slack: Range; reach: Range; more?: Partial<Connection> },
+): Connection => plainLine(id, { slack, reachFrom: reach, more: { name: id, kind: 'vent', x: 100, ...more } });
 
 /** Those lines on a tank of 1 m that goes down 300 mm, no supports. */
 export const vehicle = (connections: Connection[], obstructions: VehicleFile['obstructions'] = []): VehicleFile => ({

@@ -7,7 +7,11 @@ describe('up, worked by hand', () => {
   const lowered = () => {
     // a: hand from 60, hose lets 90; b: hand from 30, lets 200; c: hand never lost.
     const job = begin(
-      vehicle([line('a', r(90), r(60)), line('b', r(200), r(30)), line('c', r(250), r(0), { side: 'rear' })]),
+      vehicle([
+        line('a', { slack: r(90), reach: r(60) }),
+        line('b', { slack: r(200), reach: r(30) }),
+        line('c', { slack: r(250), reach: r(0), more: { side: 'rear' } }),
+      ]),
     );
     job.log('stopDone', at(80, ['line:a', 'line:b', 'line:c']));
     job.log('moved', { to: { f: 300, r: 300 }, why: 'out' });
@@ -68,7 +72,10 @@ const floor = (lines: Parameters<typeof vehicle>[0], more: Partial<ReturnType<ty
 
 describe('up, led by the search', () => {
   // a, at the first end: hand from 60, hose lets 60. b, at the second: hand to any height, hose lets 20.
-  const tilting = () => [line('a', r(60), r(60), { x: 0 }), line('b', r(20), r(0), { x: 1000, side: 'rear' })];
+  const tilting = () => [
+    line('a', { slack: r(60), reach: r(60), more: { x: 0 } }),
+    line('b', { slack: r(20), reach: r(0), more: { x: 1000, side: 'rear' } }),
+  ];
 
   test('where one end must hang lower, it is said so, and each is made there', () => {
     // b is live and must be made before the key is turned, where a is still reached: 60 in front, at most 20 behind.
@@ -97,14 +104,17 @@ describe('up, led by the search', () => {
   });
 
   test('what is made after another waits for it, even where it is lost first', () => {
-    const after = line('a', r(200), r(50));
+    const after = line('a', { slack: r(200), reach: r(50) });
     after.make = [{ ...after.make[0]!, after: ['b'] }];
-    const { items } = nextUp(floor([after, line('b', r(200), r(0))]).state);
+    const { items } = nextUp(floor([after, line('b', { slack: r(200), reach: r(0) })]).state);
     expect(items.map((i) => i.key)).toEqual(['line:b', 'line:a']);
   });
 
   test('what was put off is offered at home and no longer holds the tank down', () => {
-    const job = floor([line('fill', r(200), r(50), { kind: 'filler', side: 'right' }), line('b', r(200), r(0))]);
+    const job = floor([
+      line('fill', { slack: r(200), reach: r(50), more: { kind: 'filler', side: 'right' } }),
+      line('b', { slack: r(200), reach: r(0) }),
+    ]);
     expect(nextUp(job.state).items[0]!.key).toBe('line:fill');
     job.log('deferred', { key: 'line:fill', until: 'the tank is home' });
     const next = nextUp(job.state);
@@ -118,7 +128,7 @@ describe('up, led by the search', () => {
   });
 
   test('ten lower, and what is only likely to be reached is offered there', () => {
-    const job = floor([line('a', r(40, 60, 80), r(30, 45, 60))]);
+    const job = floor([line('a', { slack: r(40, 60, 80), reach: r(30, 45, 60) })]);
     // Neither reach nor length is certain together: as likely, from 45.
     expect(nextUp(job.state)).toMatchObject({ pose: { f: 45, r: 45 }, items: [{ sure: false }] });
     job.log('moved', { to: { f: 55, r: 55 }, why: 'raised' });
@@ -128,8 +138,8 @@ describe('up, led by the search', () => {
   test('what was made where it only was likely to reach does not change how sure the rest is', () => {
     // a: sure nowhere (hand from 60, hose lets 30 to 80): as likely, at 45. b: sure from 30 on, hose lets 40.
     const job = floor([
-      line('a', r(30, 60, 80), r(30, 45, 60)),
-      line('b', r(40), r(30), { kind: 'filler', side: 'rear' }),
+      line('a', { slack: r(30, 60, 80), reach: r(30, 45, 60) }),
+      line('b', { slack: r(40), reach: r(30), more: { kind: 'filler', side: 'rear' } }),
     ]);
     expect(nextUp(job.state)).toMatchObject({ pose: { f: 45, r: 45 }, items: [{ key: 'line:a' }] });
     job.log('moved', { to: { f: 45, r: 45 }, why: 'raised' });
@@ -142,7 +152,10 @@ describe('up, led by the search', () => {
   });
 
   test('no key is turned while a fuel line is open, wherever it sits', () => {
-    const job = floor([line('b', r(200), r(50)), line('feed', r(40), r(0), { kind: 'feed', side: 'front' })]);
+    const job = floor([
+      line('b', { slack: r(200), reach: r(50) }),
+      line('feed', { slack: r(40), reach: r(0), more: { kind: 'feed', side: 'front' } }),
+    ]);
     job.log('moved', { to: { f: 50, r: 50 }, why: 'raised' });
     job.log('made', { key: 'line:b' });
     const joints = () => judgeGate(job.state, 4).find((j) => j.item.id === 'joints')!.verdict;
@@ -157,7 +170,10 @@ describe('up, led by the search', () => {
 
   test('where the figures allow no way it goes up level before the first is lost', () => {
     // Reached from 100 at the least, while its hose lets 50 at the most.
-    const job = floor([line('a', r(30, 40, 50), r(100, 110, 120)), line('b', r(200), r(20))]);
+    const job = floor([
+      line('a', { slack: r(30, 40, 50), reach: r(100, 110, 120) }),
+      line('b', { slack: r(200), reach: r(20) }),
+    ]);
     expect(nextUp(job.state)).toMatchObject({ kind: 'up', pose: { f: 30, r: 30 } });
     expect(nextUp(job.state).items.find((i) => i.key === 'line:a')).toMatchObject({ sure: false });
   });
@@ -171,11 +187,14 @@ describe('the way up ends at home', () => {
       name: 'shield',
       x: 500,
       blocksAt: r(30),
-      clear: [{ ...line('x', r(1), r(0)).part[0]!, id: 'off' }],
-      restore: [{ ...line('x', r(1), r(0)).make[0]!, id: 'on' }],
+      clear: [{ ...line('x', { slack: r(1), reach: r(0) }).part[0]!, id: 'off' }],
+      restore: [{ ...line('x', { slack: r(1), reach: r(0) }).make[0]!, id: 'on' }],
     };
     // a is reached from 70, its hose lets 120; b lets 20 and is reached at home: no pose shows both.
-    const file = { ...vehicle([line('a', r(120), r(70)), line('b', r(20), r(0))]), obstructions: [shield] };
+    const file = {
+      ...vehicle([line('a', { slack: r(120), reach: r(70) }), line('b', { slack: r(20), reach: r(0) })]),
+      obstructions: [shield],
+    };
     const job = begin(file);
     job.log('cleared', { key: 'obstruction:shield' });
     job.log('stopDone', at(0, ['line:a', 'line:b']));
@@ -189,7 +208,10 @@ describe('the way up ends at home', () => {
 
 describe('the case worked with a pencil in the guide', () => {
   // Feed 200 mm from the front: hose lets 40, hand from 30. Vent at 800: lets 90, hand from 60. Both on top.
-  const two = () => [line('feed', r(40), r(30), { x: 200, kind: 'feed' }), line('vent', r(90), r(60), { x: 800 })];
+  const two = () => [
+    line('feed', { slack: r(40), reach: r(30), more: { x: 200, kind: 'feed' } }),
+    line('vent', { slack: r(90), reach: r(60), more: { x: 800 } }),
+  ];
 
   test('40 mm from end to end: one stop where both are made, seen, and the key is turned', () => {
     const stop = nextUp(floor(two(), { tiltLimit: 40 }).state);

@@ -1,3 +1,4 @@
+import { usedWay } from '../route/index.ts';
 import { portDrop, type TankState } from '../hang/index.ts';
 import { makeWindow, type LedgerItem, type MakeWindow } from '../ledger/index.ts';
 import { deepest, HOME, inReach, isHome, level, type Pose } from '../pose/index.ts';
@@ -45,15 +46,16 @@ function led(state: TankState, { route, model }: WayUp): Omit<UpStop, 'lostNext'
   const next = stops[at + 1];
   const kind = uses.some((u) => u.thing === TEST) ? 'test' : isHome(pose) ? 'home' : 'up';
   const list = windows(state);
-  const items = uses.flatMap(({ thing, way }): UpItem[] => {
+  const items = uses.flatMap((use): UpItem[] => {
+    const { thing, way } = use;
     if (thing === TEST) return [];
-    const { x, ways } = model.things.find((t) => t.id === thing)!;
-    const { from, to } = ways.find((w) => w.id === way)!;
-    const last = next !== undefined && !inReach(next.pose, x, from, to, model.length);
+    const used = usedWay(model, use);
+    const { from, to } = used.way;
+    const last = next !== undefined && !inReach(next.pose, { x: used.thing.x, from, to, length: model.length });
     const window = list.find((w) => w.item.key === thing);
-    if (window) return [itemOf(state, window, pose, last, way)];
+    if (window) return [itemOf(state, { w: window, pose, last, way })];
     // The key is turned before straps and shields are put back.
-    return kind === 'test' && isHome(pose) ? [] : [thingItem(state, thing, way, last)];
+    return kind === 'test' && isHome(pose) ? [] : [thingItem(state, { key: thing, by: way, lastChance: last })];
   });
   return { kind, pose, items: kind === 'home' ? atHome(state, items) : items };
 }
@@ -70,17 +72,24 @@ function byWindows(state: TankState): Omit<UpStop, 'lostNext'> {
   const pose = level(to);
   const reachable = open.filter((w) => w.from <= to && to <= w.to);
   const higher = Math.max(0, ...open.filter((w) => !reachable.includes(w)).map((w) => w.from));
-  const items = reachable.map((w) => itemOf(state, w, pose, to > 0 && w.from > higher && w.from === to));
+  const items = reachable.map((w) => itemOf(state, { w, pose, last: to > 0 && w.from > higher && w.from === to }));
   return { kind, pose, items: kind === 'home' ? atHome(state, items) : items };
 }
 
-const itemOf = (state: TankState, w: Window, pose: Pose, last: boolean, way = w.way?.id ?? null): UpItem => {
+const itemOf = (
+  state: TankState,
+  { w, pose, last, way = w.way?.id ?? null }: { w: Window; pose: Pose; last: boolean; way?: string | null },
+): UpItem => {
   const here = portDrop(state, pose, w.line);
-  return lineItem(state, w.item, w.line, {
-    way,
-    by: w.from > 0 ? w.from : null,
-    sure: w.sure && w.from <= here && here <= w.to,
-    lastChance: last,
+  return lineItem(state, {
+    item: w.item,
+    line: w.line,
+    at: {
+      way,
+      by: w.from > 0 ? w.from : null,
+      sure: w.sure && w.from <= here && here <= w.to,
+      lastChance: last,
+    },
   });
 };
 
@@ -91,9 +100,9 @@ function atHome(state: TankState, items: readonly UpItem[]): UpItem[] {
   );
   const more = rest.flatMap((item): UpItem[] => {
     const line = state.vehicle.connections.find((c) => keyOf('line', c.id) === item.key);
-    if (line) return [itemOf(state, { item, line, ...makeWindow(state, item) }, HOME, false)];
+    if (line) return [itemOf(state, { w: { item, line, ...makeWindow(state, item) }, pose: HOME, last: false })];
     return ['support', 'clip', 'obstruction'].includes(splitKey(item.key).kind)
-      ? [thingItem(state, item.key, item.way, false)]
+      ? [thingItem(state, { key: item.key, by: item.way, lastChance: false })]
       : [];
   });
   return jackFirst([...items, ...more]);

@@ -1,3 +1,5 @@
+import { present } from '../errors/index.ts';
+import type { Span } from '../estimate/index.ts';
 import { commonPractice } from '../basis/index.ts';
 import type { TankState } from '../hang/index.ts';
 import type { LedgerItem } from '../ledger/index.ts';
@@ -8,9 +10,7 @@ import type { UpItem } from './types.ts';
 /** A line to be made: by which way, how high a hand still gets there. */
 export function lineItem(
   state: TankState,
-  item: LedgerItem,
-  line: Connection,
-  at: Pick<UpItem, 'way' | 'by' | 'sure' | 'lastChance'>,
+  { item, line, at }: { item: LedgerItem; line: Connection; at: Pick<UpItem, 'way' | 'by' | 'sure' | 'lastChance'> },
 ): UpItem {
   const way = line.make.find((w) => w.id === at.way);
   return {
@@ -30,8 +30,15 @@ const hints: Record<string, string> = {
 };
 
 /** Straps, clips and what was in the way: how they go back. */
-export function thingItem(state: TankState, key: string, by: string | null, lastChance: boolean): UpItem {
-  const item = state.items.find((i) => i.key === key)!;
+export function thingItem(
+  state: TankState,
+  { key, by, lastChance }: { key: string; by: string | null; lastChance: boolean },
+): UpItem {
+  const item = present(
+    state.items.find((i) => i.key === key),
+    'item',
+    key,
+  );
   const { kind, id } = splitKey(key);
   const { connections, obstructions } = state.vehicle;
   const ways =
@@ -52,11 +59,8 @@ export function thingItem(state: TankState, key: string, by: string | null, last
   };
 }
 
-const minutesOf = (
-  state: TankState,
-  way: Way | undefined,
-  else_: { lo: number; typ: number; hi: number },
-): UpItem['minutes'] => (way ? estimateOf(state.vehicle, way.minutes) : { ...else_, basis: commonPractice });
+const minutesOf = (state: TankState, way: Way | undefined, else_: Span): UpItem['minutes'] =>
+  way ? estimateOf(state.vehicle, way.minutes) : { ...else_, basis: commonPractice };
 
 /** The jack carries until the straps do, so they go on before anything else at home. */
 export function jackFirst(items: readonly UpItem[]): UpItem[] {

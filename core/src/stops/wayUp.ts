@@ -1,6 +1,7 @@
+import { present } from '../errors/index.ts';
 import type { TankState } from '../hang/index.ts';
 import { dropAt, GRID, inReach, level, type Pose } from '../pose/index.ts';
-import { solve, Stopped, type Route, type RouteModel, type RouteStop } from '../route/index.ts';
+import { solve, Stopped, type Route, type RouteModel, type RouteStop, usedWay } from '../route/index.ts';
 import { splitKey } from '../vehicle/index.ts';
 import { ascentModel, TEST, type KeyOn, type UpView } from './ascent.ts';
 import { levelTest, tested } from './testStop.ts';
@@ -103,8 +104,13 @@ function madeAsLowAsReached(model: RouteModel, stops: readonly RouteStop[]): Rou
     changed = false;
     for (const [thing, at] of stopOf) {
       if (splitKey(thing).kind !== 'line' && thing !== TEST) continue;
-      const { x, ways } = model.things.find((t) => t.id === thing)!;
-      const used = ways.find((w) => out[at]!.uses.some((u) => u.thing === thing && u.way === w.id))!;
+      const use = present(
+        out[at]?.uses.find((u) => u.thing === thing),
+        'stop',
+        thing,
+      );
+      const { x } = usedWay(model, use).thing;
+      const used = usedWay(model, use).way;
       const own = model.limits.filter((l) => l.freedBy.includes(thing));
       const holds = (pose: Pose) => own.every((l) => dropAt(pose, l.x, length) <= l.at);
       const first = out.findIndex(
@@ -113,7 +119,7 @@ function madeAsLowAsReached(model: RouteModel, stops: readonly RouteStop[]): Rou
           // On the floor of the well nothing is made: there is the bench.
           Math.min(stop.pose.f, stop.pose.r) < clear &&
           (i === 0 || stop.uses.length > 0) &&
-          inReach(stop.pose, x, used.from, used.to, length) &&
+          inReach(stop.pose, { x, from: used.from, to: used.to, length }) &&
           out.slice(i, at).every((s) => holds(s.pose)) &&
           [...(used.before ?? []), ...waiting(thing)].every((id) => (stopOf.get(id) ?? 0) <= i),
       );
@@ -146,10 +152,12 @@ function keyAsLowAsMade(model: RouteModel, stops: readonly RouteStop[]): RouteSt
   const fits = (pose: Pose) =>
     pose.f <= before.pose.f &&
     pose.r <= before.pose.r &&
-    goes.every(({ thing, way }) => {
-      const { x, ways } = model.things.find((t) => t.id === thing)!;
-      const { from, to, also = [] } = ways.find((w) => w.id === way)!;
-      return [{ x, from, to }, ...also].every((r) => inReach(pose, r.x, r.from, r.to, length));
+    goes.every((use) => {
+      const { thing, way } = usedWay(model, use);
+      const { from, to, also = [] } = way;
+      return [{ x: thing.x, from, to }, ...also].every((r) =>
+        inReach(pose, { x: r.x, from: r.from, to: r.to, length }),
+      );
     }) &&
     model.limits.every((l) => l.freedBy.some((id) => !made.has(id)) || dropAt(pose, l.x, length) <= l.at);
   let pose = high;
@@ -163,8 +171,7 @@ function keyAsLowAsMade(model: RouteModel, stops: readonly RouteStop[]): RouteSt
 /** What is lost first goes first, the test last; what a thing is made after always before it. */
 function inOrder(model: RouteModel, uses: readonly RouteStop['uses'][number][]): RouteStop['uses'] {
   const left = [...uses];
-  const wayOf = (u: RouteStop['uses'][number]) =>
-    model.things.find((t) => t.id === u.thing)!.ways.find((w) => w.id === u.way)!;
+  const wayOf = (use: RouteStop['uses'][number]) => usedWay(model, use).way;
   left.sort(
     (a, b) =>
       Number(a.thing === TEST) - Number(b.thing === TEST) ||

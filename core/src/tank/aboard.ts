@@ -33,17 +33,19 @@ export interface FuelAboard {
  * @param out litres counted into containers so far
  * @param filled litres put in so far
  * @param senderSuspect the sender is the complaint: what reads it is shown and does not count
- * @example fuelAboard(rail, [half], 20, 0).aboard // what half a gauge means after 20 L came out
+ * @example fuelAboard(rail, { witnesses: [half], out: 20, filled: 0 }).aboard // what half a gauge means after 20 L came out
  */
 export function fuelAboard(
   file: VehicleFile,
-  witnesses: readonly Witness[],
-  out: number,
-  filled: number,
-  senderSuspect = false,
+  {
+    witnesses,
+    out,
+    filled,
+    senderSuspect = false,
+  }: { witnesses: readonly Witness[]; out: number; filled: number; senderSuspect?: boolean },
 ): FuelAboard {
   const capacity = file.tank.litres;
-  const everything = estimate(0, capacity.typ / 2, capacity.hi, { kind: file.basis });
+  const everything = estimate({ lo: 0, typ: capacity.typ / 2, hi: capacity.hi }, { kind: file.basis });
   const told = witnesses.map((witness): Told => ({
     id: witness.id,
     kind: witness.kind,
@@ -114,5 +116,5 @@ function carried(witness: Pick<Witness, 'litres' | 'outBefore' | 'inBefore'>, ou
   const { lo, typ, hi, basis } = witness.litres;
   if (gone === 0 && came === 0) return witness.litres;
   const counted = (Math.abs(gone) + Math.abs(came)) * COUNT_ERROR;
-  return estimate(lo - gone + came - counted, typ - gone + came, hi - gone + came + counted, basis);
+  return estimate({ lo: lo - gone + came - counted, typ: typ - gone + came, hi: hi - gone + came + counted }, basis);
 }

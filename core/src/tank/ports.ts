@@ -28,7 +28,11 @@ export function spillTilt(
   const capacity = shapeLitres(shape);
   const found = lines.flatMap((line) =>
     ([-1, 1] as const).flatMap((way) => {
-      const degrees = tiltToPort(shape, inShape * capacity, portOf(file, line), { x: way, y: 0 });
+      const degrees = tiltToPort(shape, {
+        litres: inShape * capacity,
+        port: portOf(file, line),
+        direction: { x: way, y: 0 },
+      });
       return degrees === null ? [] : [{ degrees, end: file.ends[way > 0 ? 1 : 0], port: line.name }];
     }),
   );

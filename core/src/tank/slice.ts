@@ -138,7 +138,12 @@ function fuelOf(state: FuelSlice & FuelFacts): FuelAboard {
     const stays = <T extends { id: string }>(list: readonly T[]): T[] => list.filter(({ id }) => !without.includes(id));
     const counted = { pours: stays(state.pours), moves: stays(state.moves), fills: stays(state.fills) };
     const suspect = state.complaint === 'level';
-    return fuelAboard(state.vehicle, stays(state.witnesses), litresOut(counted), litresIn(counted), suspect);
+    return fuelAboard(state.vehicle, {
+      witnesses: stays(state.witnesses),
+      out: litresOut(counted),
+      filled: litresIn(counted),
+      senderSuspect: suspect,
+    });
   };
   const now = aboard([]);
   if (!isUnsettled(state, 'fuel')) return now;
@@ -203,7 +208,7 @@ export const fuelSlice = defineSlice<FuelSlice, FuelFacts>({
               inBefore: 0,
             },
           ];
-    const fuel = fuelAboard(vehicle, witnesses, 0, 0, complaint === 'level');
+    const fuel = fuelAboard(vehicle, { witnesses, out: 0, filled: 0, senderSuspect: complaint === 'level' });
     return { witnesses, pours: [], containers: [], moves: [], fills: [], filled: 0, fuel, burstsFrom: null };
   },
   hears: {

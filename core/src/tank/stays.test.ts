@@ -35,7 +35,7 @@ describe('what stays in a tank of two lobes', () => {
     expect(staysAboard(minibus, exactly(4)).litres.hi).toBe(4);
   });
   test('the best tilt in the words of a person, with what to raise', () => {
-    const best = bestTilt(lobes, tankOutlet(minibus).at, { x: 8, y: 0 });
+    const best = bestTilt(lobes, { outlet: tankOutlet(minibus).at, reach: { x: 8, y: 0 } });
     expect(inWords(tiltSentence(minibus, best)!)).toMatch(/down to the front frees .* L more: raise the rear \d+ mm/);
     expect(tiltSentence(minibus, { ...best, stays: best.level })).toBeNull();
     expect(tiltReach(rail).x).toBeCloseTo((Math.atan(60 / 1100) * 180) / Math.PI, 9);
@@ -113,7 +113,7 @@ describe('witnesses through the shape', () => {
       outBefore: 0,
       inBefore: 0,
     };
-    const told = fuelAboard(rail, [gauge], 0, 0, true);
+    const told = fuelAboard(rail, { witnesses: [gauge], out: 0, filled: 0, senderSuspect: true });
     expect(told.steps[0]!.counts).toBe(false);
     expect(told.sources).toEqual([]);
     expect(told.aboard.lo).toBe(0);

@@ -93,7 +93,7 @@ export function staysAboard(file: VehicleFile, aboard: Estimate, tilt: Tilt = no
   const basis = computed('what lies below the outlet and behind every sill, through the shape');
   const scaled = (litres: number): Estimate => {
     const share = litres / shapeLitres(shape);
-    return atMost(estimate(share * full.lo, share * full.typ, share * full.hi, basis), aboard);
+    return atMost(estimate({ lo: share * full.lo, typ: share * full.typ, hi: share * full.hi }, basis), aboard);
   };
   return {
     litres: scaled(trapped.litres),
@@ -132,23 +132,15 @@ export function tiltSentence(file: VehicleFile, best: BestTilt): Sentence | null
   const full = estimateOf(file, file.tank.litres);
   const freed = { lo: share * full.lo, hi: share * full.hi };
   if (share * full.typ < 0.2) return null;
-  const part = (degrees: number, run: number, low: string, high: string) => ({
+  const part = (degrees: number, run: number, sides: readonly [string, string]) => ({
     degrees: Math.abs(degrees),
-    low,
-    high,
+    low: sides[degrees > 0 ? 1 : 0],
+    high: sides[degrees > 0 ? 0 : 1],
     mm: roundTo(Math.tan((Math.abs(degrees) * Math.PI) / 180) * run, 5),
   });
   const parts = [
-    part(
-      best.tilt.x,
-      shape.length,
-      ...((best.tilt.x > 0 ? [file.ends[1], file.ends[0]] : file.ends) as [string, string]),
-    ),
-    part(
-      best.tilt.y,
-      shape.width,
-      ...((best.tilt.y > 0 ? ['far side', 'near side'] : ['near side', 'far side']) as [string, string]),
-    ),
+    part(best.tilt.x, shape.length, file.ends),
+    part(best.tilt.y, shape.width, ['near side', 'far side']),
   ].filter((p) => p.degrees >= 0.3);
   if (parts.length === 0) return null;
   const down = parts.map((p) => `${roundTo(p.degrees, 0.5)}° down to the ${p.low}`).join(' and ');

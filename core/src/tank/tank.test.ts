@@ -42,20 +42,22 @@ describe('what one witness stands for', () => {
 describe('what they say together', () => {
   test('litres counted out move every witness; the range only narrows', () => {
     const half = witness('gauge', 0.5);
-    const before = fuelAboard(rail, [half], 0, 0).aboard;
-    const after = fuelAboard(rail, [half], 20, 0).aboard;
+    const before = fuelAboard(rail, { witnesses: [half], out: 0, filled: 0 }).aboard;
+    const after = fuelAboard(rail, { witnesses: [half], out: 20, filled: 0 }).aboard;
     expect(after.typ).toBeCloseTo(before.typ - 20, 6);
-    const two = fuelAboard(rail, [half, witness('ranDry', null, 20)], 20, 0);
+    const two = fuelAboard(rail, { witnesses: [half, witness('ranDry', null, 20)], out: 20, filled: 0 });
     expect(two.aboard.hi - two.aboard.lo).toBeLessThanOrEqual(after.hi - after.lo);
     expect(two.sources).toEqual(['sender', 'pick-up']);
   });
 
   test('gauge and scan tool are one source', () => {
-    expect(fuelAboard(rail, [witness('gauge', 0.5), witness('scan', 0.5)], 0, 0).sources).toEqual(['sender']);
+    expect(
+      fuelAboard(rail, { witnesses: [witness('gauge', 0.5), witness('scan', 0.5)], out: 0, filled: 0 }).sources,
+    ).toEqual(['sender']);
   });
 
   test('witnesses that contradict each other are named, and the newest counts', () => {
-    const told = fuelAboard(rail, [witness('gauge', 1), witness('plugDry', null)], 0, 0);
+    const told = fuelAboard(rail, { witnesses: [witness('gauge', 1), witness('plugDry', null)], out: 0, filled: 0 });
     expect(told.contradictions).toEqual(['gauge and plug open and dry do not agree']);
     expect(told.aboard.hi).toBe(6);
     expect(told.sources).toEqual(['drain plug']);
@@ -63,7 +65,11 @@ describe('what they say together', () => {
 
   test('a pump that ran dry does not outvote a scale and a gauge, however often it says so', () => {
     const heavy = [witness('gauge', 0.75), witness('weight', 60)];
-    const dry = fuelAboard(rail, [...heavy, witness('ranDry', null), witness('bursts', 10)], 0, 0);
+    const dry = fuelAboard(rail, {
+      witnesses: [...heavy, witness('ranDry', null), witness('bursts', 10)],
+      out: 0,
+      filled: 0,
+    });
     // 60 kg less 9 to 20 of empty tank is 50 to 72 L of petrol: nowhere near the 6 a dry pick-up leaves.
     expect(dry.aboard.lo).toBeGreaterThan(40);
     expect(dry.sources).toEqual(['sender', 'weight']);
@@ -76,13 +82,19 @@ describe('what they say together', () => {
     expect(dry.steps.map((s) => s.agrees)).toEqual([true, true, false, false]);
   });
   test('two new sources against one old: the new ones count, whatever order the others came in', () => {
-    const told = fuelAboard(rail, [witness('gauge', 1), witness('plugDry', null), witness('dip', 5)], 0, 0);
+    const told = fuelAboard(rail, {
+      witnesses: [witness('gauge', 1), witness('plugDry', null), witness('dip', 5)],
+      out: 0,
+      filled: 0,
+    });
     expect(told.sources).toEqual(['drain plug', 'level']);
     expect(told.aboard.hi).toBeLessThanOrEqual(6);
     expect(told.contradictions).toHaveLength(2);
   });
   test('a count and the dry pump it ends in are one source', () => {
-    expect(fuelAboard(rail, [witness('ranDry', null), witness('bursts', 30)], 0, 0).sources).toEqual(['pick-up']);
+    expect(
+      fuelAboard(rail, { witnesses: [witness('ranDry', null), witness('bursts', 30)], out: 0, filled: 0 }).sources,
+    ).toEqual(['pick-up']);
   });
 
   test('never negative, never more than the tank holds, never NaN', () => {
@@ -92,12 +104,7 @@ describe('what they say together', () => {
     );
     fc.assert(
       fc.property(fc.array(reading, { maxLength: 6 }), fc.double({ min: 0, max: 200, noNaN: true }), (list, out) => {
-        const { aboard } = fuelAboard(
-          rail,
-          list.map(([k, v]) => witness(k, v)),
-          out,
-          0,
-        );
+        const { aboard } = fuelAboard(rail, { witnesses: list.map(([k, v]) => witness(k, v)), out, filled: 0 });
         expect(aboard.lo).toBeGreaterThanOrEqual(0);
         expect(aboard.hi).toBeLessThanOrEqual(130);
         expect(aboard.lo).toBeLessThanOrEqual(aboard.hi);
@@ -106,7 +113,7 @@ describe('what they say together', () => {
   });
 
   test('with no witness at all it is anything', () => {
-    expect(fuelAboard(rail, [], 0, 0).aboard).toMatchObject({ lo: 0, hi: 130 });
+    expect(fuelAboard(rail, { witnesses: [], out: 0, filled: 0 }).aboard).toMatchObject({ lo: 0, hi: 130 });
     expect(exactly(3).lo).toBe(3);
   });
 });

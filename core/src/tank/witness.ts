@@ -1,7 +1,6 @@
 import { commonPractice, computed, measured } from '../basis/index.ts';
 import { InputError } from '../errors/index.ts';
-import type { Estimate } from '../estimate/index.ts';
-import { add, estimate } from '../estimate/index.ts';
+import { add, estimate, type Estimate, type Span } from '../estimate/index.ts';
 import { fuels } from '../fluid/index.ts';
 import { burstLitres } from './bursts.ts';
 import { behindSills } from './stays.ts';
@@ -62,25 +61,33 @@ export function witnessLitres(file: VehicleFile, kind: WitnessKind, reading: num
   switch (kind) {
     case 'gauge':
     case 'scan': {
-      const share = within(reading, 0, 1, kind, 'a share of full between 0 and 1');
+      const share = within(reading, { lo: 0, hi: 1, field: kind, expected: 'a share of full between 0 and 1' });
       const lo = Math.max(0, share - GAUGE_ERROR) * capacity.lo;
       const hi = Math.min(1, share + GAUGE_ERROR) * capacity.hi;
-      return estimate(lo, Math.min(hi, Math.max(lo, share * capacity.typ)), hi, commonPractice);
+      return estimate({ lo, typ: Math.min(hi, Math.max(lo, share * capacity.typ)), hi }, commonPractice);
     }
     case 'sinceEmpty': {
-      const litres = within(reading, 0, capacity.hi, kind, `0 to ${capacity.hi} L, what the tank can hold`);
+      const litres = within(reading, {
+        lo: 0,
+        hi: capacity.hi,
+        field: kind,
+        expected: `0 to ${capacity.hi} L, what the tank can hold`,
+      });
       const unusable = estimateOf(file, file.tank.unusable);
       return estimate(
-        litres * (1 - COUNT_ERROR),
-        litres + unusable.typ,
-        litres * (1 + COUNT_ERROR) + unusable.hi,
+        { lo: litres * (1 - COUNT_ERROR), typ: litres + unusable.typ, hi: litres * (1 + COUNT_ERROR) + unusable.hi },
         measured,
       );
     }
     case 'dip':
     case 'levelSeen': {
-      const mm = within(reading, 0, height, kind, `0 to ${height} mm, the height of the tank`);
-      return throughShape(file, mm - LEVEL_ERROR, mm, mm + LEVEL_ERROR);
+      const mm = within(reading, {
+        lo: 0,
+        hi: height,
+        field: kind,
+        expected: `0 to ${height} mm, the height of the tank`,
+      });
+      return throughShape(file, { lo: mm - LEVEL_ERROR, typ: mm, hi: mm + LEVEL_ERROR });
     }
     case 'ohms': {
       if (!file.sender)
@@ -89,37 +96,37 @@ export function witnessLitres(file: VehicleFile, kind: WitnessKind, reading: num
       const ends = [emptyOhms.lo, emptyOhms.hi, fullOhms.lo, fullOhms.hi];
       const slack = (Math.max(...ends) - Math.min(...ends)) * 0.1;
       const [least, most] = [Math.max(0, Math.min(...ends) - slack), Math.max(...ends) + slack];
-      const ohms = within(
-        reading,
-        least,
-        most,
-        kind,
-        `${Math.round(least)} to ${Math.round(most)} Ω, what this sender can read`,
-      );
+      const ohms = within(reading, {
+        lo: least,
+        hi: most,
+        field: kind,
+        expected: `${Math.round(least)} to ${Math.round(most)} Ω, what this sender can read`,
+      });
       const mm = (empty: number, full: number) =>
         height * Math.min(1, Math.max(0, (ohms - empty) / (full - empty || 1)));
       const corners = [emptyOhms.lo, emptyOhms.hi].flatMap((e) => [fullOhms.lo, fullOhms.hi].map((f) => mm(e, f)));
-      return throughShape(
-        file,
-        Math.min(...corners) - LEVEL_ERROR,
-        mm(emptyOhms.typ, fullOhms.typ),
-        Math.max(...corners) + LEVEL_ERROR,
-      );
+      return throughShape(file, {
+        lo: Math.min(...corners) - LEVEL_ERROR,
+        typ: mm(emptyOhms.typ, fullOhms.typ),
+        hi: Math.max(...corners) + LEVEL_ERROR,
+      });
     }
     case 'bursts': {
-      const seconds = within(reading, 0, 7200, kind, '0 to 7200 s that the pump ran');
+      const seconds = within(reading, { lo: 0, hi: 7200, field: kind, expected: '0 to 7200 s that the pump ran' });
       return add(burstLitres(seconds), estimateOf(file, file.tank.unusable));
     }
     case 'weight': {
       const empty = estimateOf(file, file.tank.emptyMass);
       const { density } = fuels[file.fuel];
       const heaviest = empty.hi + capacity.hi * density.hi;
-      const kg = within(reading, 0, heaviest, kind, `0 to ${Math.round(heaviest)} kg`);
+      const kg = within(reading, { lo: 0, hi: heaviest, field: kind, expected: `0 to ${Math.round(heaviest)} kg` });
       const litres = (mass: number, d: number) => Math.max(0, mass / d);
       return estimate(
-        litres(kg - WEIGHT_ERROR - empty.hi, density.hi),
-        litres(kg - empty.typ, density.typ),
-        litres(kg + WEIGHT_ERROR - empty.lo, density.lo),
+        {
+          lo: litres(kg - WEIGHT_ERROR - empty.hi, density.hi),
+          typ: litres(kg - empty.typ, density.typ),
+          hi: litres(kg + WEIGHT_ERROR - empty.lo, density.lo),
+        },
         computed('weight less the empty tank, by density'),
       );
     }
@@ -134,7 +141,7 @@ export function witnessLitres(file: VehicleFile, kind: WitnessKind, reading: num
 }
 
 /** Litres between two levels through the shape; the shape says the share, the file how much full is. */
-function throughShape(file: VehicleFile, lo: number, typ: number, hi: number): Estimate {
+function throughShape(file: VehicleFile, { lo, typ, hi }: Span): Estimate {
   const capacity = estimateOf(file, file.tank.litres);
   const { shape } = file.tank;
   // Below the crest of a hump the level of one lobe says nothing of the other: empty, or full to the crest.
@@ -143,14 +150,19 @@ function throughShape(file: VehicleFile, lo: number, typ: number, hi: number): E
   const most = Math.max(shareAt(shape, hi), hi < crest ? shareAt(shape, crest) : 0) * capacity.hi;
   const middle = shareAt(shape, typ) * capacity.typ;
   return estimate(
-    Math.min(middle, Math.max(0, shareAt(shape, lo) * capacity.lo - other(lo))),
-    middle,
-    Math.min(most, Math.max(middle, shareAt(shape, hi) * capacity.hi + other(hi))),
+    {
+      lo: Math.min(middle, Math.max(0, shareAt(shape, lo) * capacity.lo - other(lo))),
+      typ: middle,
+      hi: Math.min(most, Math.max(middle, shareAt(shape, hi) * capacity.hi + other(hi))),
+    },
     computed('level through the shape of the tank'),
   );
 }
 
-function within(reading: number | null, lo: number, hi: number, field: string, expected: string): number {
+function within(
+  reading: number | null,
+  { lo, hi, field, expected }: { lo: number; hi: number; field: string; expected: string },
+): number {
   if (reading === null || !Number.isFinite(reading) || reading < lo || reading > hi)
     throw new InputError(field, reading === null ? '' : String(reading), expected);
   return reading;

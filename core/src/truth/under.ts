@@ -1,3 +1,4 @@
+import { present } from '../errors/index.ts';
 import type { Range, VehicleFile } from '../vehicle/index.ts';
 
 /** What is really so under a vehicle, hidden from whoever works on it. mm */
@@ -54,9 +55,16 @@ export const withSnag = (truth: Truth, file: VehicleFile, rng: Rng): Truth => ({
 });
 
 /** The same vehicle with one line's slack below what the file says is possible. mm */
-export function truthOutside(file: VehicleFile, rng: Rng, lineId: string, short: number): Truth {
+export function truthOutside(
+  file: VehicleFile,
+  { rng, lineId, short }: { rng: Rng; lineId: string; short: number },
+): Truth {
   const truth = truthInside(file, rng);
-  const line = file.connections.find((c) => c.id === lineId)!;
+  const line = present(
+    file.connections.find((c) => c.id === lineId),
+    'connection',
+    lineId,
+  );
   return { ...truth, slack: { ...truth.slack, [lineId]: Math.max(0, line.slack.lo - short) } };
 }
 

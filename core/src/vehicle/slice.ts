@@ -40,9 +40,12 @@ function reachFurther(vehicle: VehicleFile, wayId: string, mm: number): VehicleF
  * The vehicle once something was found out about it.
  *
  * @throws InputError for a variant the file does not have
- * @example foundOut(rail, 'more tilt', null, 20).tiltLimit
+ * @example foundOut(rail, { question: 'more tilt', of: null, value: 20 }).tiltLimit
  */
-export function foundOut(vehicle: VehicleFile, question: string, of: string | null, value: unknown): VehicleFile {
+export function foundOut(
+  vehicle: VehicleFile,
+  { question, of, value }: { question: string; of: string | null; value: unknown },
+): VehicleFile {
   if (question === REACH.id && typeof value === 'number') return reachFurther(vehicle, of ?? '', value);
   if (question === MORE_TILT.id && typeof value === 'number')
     return { ...vehicle, tiltLimit: Math.min(MOST_TILT, vehicle.tiltLimit + value) };
@@ -66,7 +69,7 @@ export const vehicleSlice = defineSlice<VehicleSlice>({
   hears: {
     answered: (own, { question, of, value }, { tell }) => {
       try {
-        own.vehicle = foundOut(own.vehicle, question, of, value);
+        own.vehicle = foundOut(own.vehicle, { question, of, value });
       } catch (error) {
         if (!(error instanceof InputError)) throw error;
         tell('flagged', { text: `answer not taken: ${error.message}` });

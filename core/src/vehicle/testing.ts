@@ -5,7 +5,10 @@ import { OPEN_REACH, type Connection, type Range } from './types.ts';
 export const r = (lo: number, typ = lo, hi = typ): Range => ({ lo, typ, hi });
 
 /** A line with one joint, two minutes to part and to make, reached from a drop on without end. mm */
-export function plainLine(id: string, slack: Range, reachFrom: Range, more: Partial<Connection> = {}): Connection {
+export function plainLine(
+  id: string,
+  { slack, reachFrom, more = {} }: { slack: Range; reachFrom: Range; more?: Partial<Connection> },
+): Connection {
   const way = {
     id: `${id}-top`,
     reachFrom,

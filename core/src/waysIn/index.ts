@@ -1,3 +1,4 @@
+import { present } from '../errors/index.ts';
 import { mm, say, type Sentence } from '../quantity/index.ts';
 import { commonPractice } from '../basis/index.ts';
 import { add, roundTo, total, type Estimate } from '../estimate/index.ts';
@@ -68,7 +69,7 @@ function lower(state: WaysInFacts): WayIn {
 
 /** Down to where two hands work on its top, and up again: what holds it there comes off, the rest stays on. */
 function partway(state: WaysInFacts): WayIn {
-  const route = routePartWay(state, WORKING_HEIGHT, 'typical');
+  const route = routePartWay(state, { drop: WORKING_HEIGHT, view: 'typical' });
   const actions = route?.stops.flatMap((stop) => actionsOf(state, stop.uses)) ?? [];
   const moves = Array.from({ length: route?.moves ?? 0 }, () => MOVE_MINUTES);
   const straps = supportsOff(state);
@@ -161,7 +162,11 @@ function sender(state: WaysInFacts): WayIn {
  */
 export function breakEven(state: WaysInFacts): string | null {
   const ways = waysIn(state).filter((w) => w.cannot === null);
-  const down = ways.find((w) => w.id === 'lower')!;
+  const down = present(
+    ways.find((w) => w.id === 'lower'),
+    'way',
+    'lower',
+  );
   const { inTheWay } = lowerMinutes(state);
   const said = ways
     .filter((w) => w.id !== 'lower' && w.id !== 'sender')

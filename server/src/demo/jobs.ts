@@ -11,8 +11,7 @@ import {
   type Bodies,
   type Entry,
   type EntryKind,
-  type JobState,
-} from '@iron-cradle/core';
+  type JobState, present } from '@iron-cradle/core';
 import { demoVehicles } from './vehicles.ts';
 
 /** Writes a demo job's log by the plan's own stops, so that what is shown is what the core would say. */
@@ -115,7 +114,12 @@ class Story {
   }
 }
 
-const file = (id: string) => [...demoVehicles, ...archetypes].find((v) => v.id === id)!;
+const file = (id: string) =>
+  present(
+    [...demoVehicles, ...archetypes].find((v) => v.id === id),
+    'vehicle',
+    id,
+  );
 
 /** At least one job in each part of the way, each with something to discover. */
 export function demoJobs(now: Date): Entry[][] {

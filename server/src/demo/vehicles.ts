@@ -1,4 +1,4 @@
-import { archetypes, type Connection, type Range, type VehicleFile } from '@iron-cradle/core';
+import { archetypes, type Connection, type Range, type VehicleFile, present } from '@iron-cradle/core';
 
 /** The shop's measured vehicles. All invented: plain names, plain figures. */
 
@@ -6,12 +6,23 @@ const exactly = (mm: number): Range => ({ lo: mm, typ: mm, hi: mm, basis: { kind
 const between = (lo: number, typ: number, hi: number): Range => ({ lo, typ, hi, basis: { kind: 'measured' } });
 
 function from(id: string, change: (file: VehicleFile) => void): VehicleFile {
-  const file = structuredClone(archetypes.find((a) => a.id === id)!);
+  const file = structuredClone(
+    present(
+      archetypes.find((a) => a.id === id),
+      'archetype',
+      id,
+    ),
+  );
   change(file);
   return file;
 }
 
-const line = (file: VehicleFile, id: string): Connection => file.connections.find((c) => c.id === id)!;
+const line = (file: VehicleFile, id: string): Connection =>
+  present(
+    file.connections.find((c) => c.id === id),
+    'connection',
+    id,
+  );
 
 /** A delivery van, tank along the rail: most lines measured with a string, the vent never seen. */
 const van4 = from('archetype-rail', (file) => {

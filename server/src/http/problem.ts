@@ -3,23 +3,33 @@ import { InputError } from '@iron-cradle/core';
 
 /** An error that may leave the server, in the shape of RFC 9457. */
 export class Problem extends Error {
+  readonly detail: string;
+  /** Further fields of the problem. */
+  readonly more: Record<string, unknown>;
+
   constructor(
     readonly status: number,
     readonly title: string,
-    readonly detail: string,
-    readonly more: Record<string, unknown> = {},
+    { detail, more = {} }: { detail: string; more?: Record<string, unknown> },
   ) {
     super(title);
+    this.detail = detail;
+    this.more = more;
   }
 }
 
 export const notFound = (what: string): Problem =>
-  new Problem(404, 'Not here', `There is no ${what} with that name here. Go back to the bays and choose from there.`);
-export const signInFirst = (): Problem => new Problem(401, 'Sign in first', 'Choose your name and type your PIN.');
+  new Problem(404, 'Not here', {
+    detail: `There is no ${what} with that name here. Go back to the bays and choose from there.`,
+  });
+export const signInFirst = (): Problem =>
+  new Problem(401, 'Sign in first', { detail: 'Choose your name and type your PIN.' });
 
 export const noSuchRoute: RequestHandler = (_request, _response, next) => next(notFound('page'));
 
 /** Turns whatever went wrong into problem+json; nothing of the inside leaves the server. */
+// Four parameters are how Express knows a handler of errors.
+// eslint-disable-next-line @typescript-eslint/max-params
 export const problems: ErrorRequestHandler = (error: unknown, request, response, _next) => {
   const problem = asProblem(error);
   if (problem.status >= 500) request.log?.error({ err: error }, 'request failed');
@@ -41,17 +51,19 @@ export const problems: ErrorRequestHandler = (error: unknown, request, response,
 function asProblem(error: unknown): Problem {
   if (error instanceof Problem) return error;
   if (error instanceof InputError)
-    return new Problem(400, 'Not as expected', error.message, {
-      errors: [{ field: error.field, found: error.found, expected: error.expected }],
+    return new Problem(400, 'Not as expected', {
+      detail: error.message,
+      more: {
+        errors: [{ field: error.field, found: error.found, expected: error.expected }],
+      },
     });
   const { type, status } = (error ?? {}) as { type?: string; status?: number };
-  if (type === 'entity.parse.failed') return new Problem(400, 'Not as expected', 'The request is not readable JSON.');
-  if (type === 'entity.too.large') return new Problem(413, 'Too large', 'The request is larger than 8 MB.');
+  if (type === 'entity.parse.failed')
+    return new Problem(400, 'Not as expected', { detail: 'The request is not readable JSON.' });
+  if (type === 'entity.too.large') return new Problem(413, 'Too large', { detail: 'The request is larger than 8 MB.' });
   if (status && status >= 400 && status < 500)
-    return new Problem(status, 'Not as expected', 'The request cannot be read.');
-  return new Problem(
-    503,
-    'Not now',
-    'The shop’s server could not do that just now. Nothing you typed is lost; try again.',
-  );
+    return new Problem(status, 'Not as expected', { detail: 'The request cannot be read.' });
+  return new Problem(503, 'Not now', {
+    detail: 'The shop’s server could not do that just now. Nothing you typed is lost; try again.',
+  });
 }

@@ -29,7 +29,7 @@ export function instrumentRoutes(states: States, simulated: boolean): Router {
     return { id, kind: instrument.kind satisfies InstrumentKind, channel };
   };
   const read = async ({ id, kind, channel }: { id: string; kind: InstrumentKind; channel: string }) => ({
-    ...readInstrument(await stateOf(id), kind, channel, Date.now(), Math.random),
+    ...readInstrument(await stateOf(id), { kind, channelId: channel, at: Date.now(), chance: Math.random }),
     simulated: true,
   });
 

@@ -34,24 +34,28 @@ export interface Appending {
   figures: ShopFigures;
 }
 
+/** A job in its database, and the states at hand. */
+interface Where {
+  db: Database;
+  states: States;
+  jobId: string;
+}
+
 /** A job while entries are added to it in one transaction. */
 class Adding {
   result: Appended = { accepted: [], refused: [], keptBack: [] };
   private fresh: RawEntry[] = [];
 
   constructor(
-    private db: Database,
-    private states: States,
-    private jobId: string,
-    private transaction: Transaction,
+    private where: Where & { transaction: Transaction },
     private job: Job | null,
     public state: JobState | null,
   ) {}
 
   /** Gives an entry its number: judged once, decided once, chained to the one before. */
   async add(read: RawEntry): Promise<void> {
-    const { db, transaction } = this;
-    this.job ??= await firstRow(db, this.jobId, transaction);
+    const { db, states, jobId, transaction } = this.where;
+    this.job ??= await firstRow(db, jobId, transaction);
     const decided = decidedOf(this.state, read);
     const numbered = {
       ...read,
@@ -63,11 +67,11 @@ class Adding {
     const hash = hashOf(this.job.lastHash, row);
     await db.models.Entry.create({ ...row, hash }, { transaction });
     this.fresh.push(numbered);
-    this.state = await this.states.fold(this.jobId, this.state, [numbered], transaction, this.fresh);
+    this.state = await states.fold(jobId, { base: this.state, fresh: [numbered], transaction, more: this.fresh });
     this.job.set({ lastSeq: numbered.seq, lastHash: hash });
     const { id, seq, received } = numbered;
     this.result.accepted.push({ id, seq, received, hash, ...(decided ? { decided } : {}) });
-    await this.states.write(this.jobId, { state: this.state, seq, hash }, transaction);
+    await states.write(jobId, { state: this.state, seq, hash }, transaction);
   }
 
   /** The server's own entry: the shop's figures are these from now on. */
@@ -81,8 +85,8 @@ class Adding {
       return;
     const n = state.heads.filter((head) => head.device === SERVER_DEVICE).length + 1;
     await this.add({
-      id: `figures-${this.jobId}-${n}`.slice(0, 60),
-      jobId: this.jobId,
+      id: `figures-${this.where.jobId}-${n}`.slice(0, 60),
+      jobId: this.where.jobId,
       version: versionOf('shopFigures'),
       kind: 'shopFigures',
       body: { ...figures },
@@ -100,7 +104,7 @@ class Adding {
     if (!this.job || !this.state || this.fresh.length === 0) return;
     const signed = this.state.signed !== null;
     this.job.set({ summary: JSON.stringify(summaryOf(this.state)), touched: new Date(), signed });
-    await this.job.save({ transaction: this.transaction });
+    await this.job.save({ transaction: this.where.transaction });
   }
 
   /** The place in the log that was reached. */
@@ -109,16 +113,12 @@ class Adding {
   }
 }
 
-async function adding<T>(
-  db: Database,
-  states: States,
-  jobId: string,
-  work: (job: Adding, transaction: Transaction) => Promise<T>,
-): Promise<T> {
+async function adding<T>(where: Where, work: (job: Adding, transaction: Transaction) => Promise<T>): Promise<T> {
+  const { db, states, jobId } = where;
   const [result, held] = await inTransaction(db, async (transaction) => {
     const job = await db.models.Job.findByPk(jobId, { transaction, lock: transaction.LOCK.UPDATE });
     const { state } = await states.of(jobId, transaction);
-    const one = new Adding(db, states, jobId, transaction, job, state);
+    const one = new Adding({ ...where, transaction }, job, state);
     const done = await work(one, transaction);
     await one.save();
     return [done, one.held] as const;
@@ -137,7 +137,7 @@ export const append = (
   states: States,
   { jobId, entries, personId, figures }: Appending,
 ): Promise<Appended> =>
-  adding(db, states, jobId, async (job, transaction) => {
+  adding({ db, states, jobId }, async (job, transaction) => {
     const { Entry, Refusal: Refusals } = db.models;
     for (const raw of entries) {
       const id = idOf(raw);
@@ -166,7 +166,7 @@ export const append = (
             : null;
         const refusal = goesWith
           ? ({ text: 'what it takes back was refused', todo: 'go on', owed: [] } satisfies Refusal)
-          : ((await refusalOutside(db, read, personId, transaction)) ?? refusalOf(job.state, read));
+          : ((await refusalOutside(db, { entry: read, personId, transaction })) ?? refusalOf(job.state, read));
         if (refusal) {
           await Refusals.create({ id, jobId, refusal: JSON.stringify(refusal) }, { transaction });
           job.result.refused.push({ id, ...refusal });
@@ -182,9 +182,13 @@ export const append = (
   });
 
 /** Brings the shop's figures into every job that is open. */
-export async function bringFigures(db: Database, states: States, figures: ShopFigures, by: string): Promise<string[]> {
+export async function bringFigures(
+  db: Database,
+  states: States,
+  { figures, by }: { figures: ShopFigures; by: string },
+): Promise<string[]> {
   const open = await db.models.Job.findAll({ where: { signed: false }, attributes: ['id'] });
-  for (const { id } of open) await adding(db, states, id, (job) => job.bringFigures(figures, by));
+  for (const { id } of open) await adding({ db, states, jobId: id }, (job) => job.bringFigures(figures, by));
   return open.map(({ id }) => id);
 }
 

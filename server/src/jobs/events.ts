@@ -26,7 +26,19 @@ export class Bell {
 }
 
 /** Server-sent events: every entry after the last one the client has, then each new one. */
-export function streamEntries(db: Database, bell: Bell, request: Request, response: Response, jobId: string): void {
+export function streamEntries({
+  db,
+  bell,
+  request,
+  response,
+  jobId,
+}: {
+  db: Database;
+  bell: Bell;
+  request: Request;
+  response: Response;
+  jobId: string;
+}): void {
   let last = Number(request.get('Last-Event-ID') ?? request.query.since ?? 0) || 0;
   response.writeHead(200, {
     'Content-Type': 'text/event-stream',

@@ -62,7 +62,7 @@ export async function importJob(db: Database, raw: unknown): Promise<{ id: strin
   return inTransaction(db, async (transaction) => {
     const { Job, Entry, Person, Photo } = db.models;
     if (await Job.findByPk(id, { transaction }))
-      throw new Problem(409, 'Already here', 'This job is already in this shop.');
+      throw new Problem(409, 'Already here', { detail: 'This job is already in this shop.' });
     const wanted = Number.isInteger(file.job.number) && file.job.number > 0 ? file.job.number : 1;
     const taken = await Job.findOne({ where: { number: wanted }, transaction });
     const number = taken

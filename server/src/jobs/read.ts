@@ -26,7 +26,7 @@ export function idOf(raw: unknown): string {
   return id;
 }
 
-const needs = (ok: boolean, field: string, found: unknown, expected: string): void => {
+const needs = (ok: boolean, { field, found, expected }: { field: string; found: unknown; expected: string }): void => {
   if (!ok) throw new InputError(field, String(found).slice(0, 60), expected);
 };
 const isWord = (value: unknown): value is string => typeof value === 'string' && /^[\w-]{1,60}$/.test(value);
@@ -39,29 +39,43 @@ const isWord = (value: unknown): value is string => typeof value === 'string' &&
  */
 export function readEntry(raw: unknown, jobId: string, state: JobState | null): RawEntry {
   const { kind, version, at, by, device, n, on, body, said } = raw as Record<string, unknown>;
-  needs(
-    typeof kind === 'string' && isKind(kind),
-    'kind',
-    kind,
-    'a kind of entry this server knows: update the application',
-  );
-  needs(version === versionOf(kind as string), 'version', version, `version ${versionOf(kind as string)} of this kind`);
-  needs(typeof at === 'string' && !Number.isNaN(Date.parse(at)), 'at', at, 'a time: check the clock of this device');
-  needs(isWord(by), 'by', by, 'somebody who works here');
-  needs(isWord(device) && device !== 'server', 'device', device, 'the id of a device');
+  needs(typeof kind === 'string' && isKind(kind), {
+    field: 'kind',
+    found: kind,
+    expected: 'a kind of entry this server knows: update the application',
+  });
+  needs(version === versionOf(kind as string), {
+    field: 'version',
+    found: version,
+    expected: `version ${versionOf(kind as string)} of this kind`,
+  });
+  needs(typeof at === 'string' && !Number.isNaN(Date.parse(at)), {
+    field: 'at',
+    found: at,
+    expected: 'a time: check the clock of this device',
+  });
+  needs(isWord(by), { field: 'by', found: by, expected: 'somebody who works here' });
+  needs(isWord(device) && device !== 'server', { field: 'device', found: device, expected: 'the id of a device' });
   const before = state?.heads.findLast((head) => head.device === device)?.n ?? 0;
-  needs(Number.isInteger(n) && (n as number) > before, 'n', n, `a count above ${before}`);
-  needs(on === null || isWord(on), 'on', on, 'the newest entry of the server this device held');
+  needs(Number.isInteger(n) && (n as number) > before, { field: 'n', found: n, expected: `a count above ${before}` });
+  needs(on === null || isWord(on), {
+    field: 'on',
+    found: on,
+    expected: 'the newest entry of the server this device held',
+  });
   const held = on === null || state?.heads.some((head) => head.id === on && head.seq !== null);
-  needs(Boolean(held), 'on', on, 'an entry this server holds: its history may have been put back');
+  needs(Boolean(held), {
+    field: 'on',
+    found: on,
+    expected: 'an entry this server holds: its history may have been put back',
+  });
   if (said !== undefined) {
     const { by: first, at: when } = (said ?? {}) as Record<string, unknown>;
-    needs(
-      isWord(first) && typeof when === 'string' && !Number.isNaN(Date.parse(when)),
-      'said',
-      first,
-      'who said it first, and when',
-    );
+    needs(isWord(first) && typeof when === 'string' && !Number.isNaN(Date.parse(when)), {
+      field: 'said',
+      found: first,
+      expected: 'who said it first, and when',
+    });
   }
   return {
     id: idOf(raw),
@@ -84,9 +98,7 @@ const own = ['signed', 'exception', 'countersigned', 'reopened'];
 /** What stands against an entry outside its job: who delivers it, what the lead allowed. */
 export async function refusalOutside(
   db: Database,
-  entry: RawEntry,
-  personId: string,
-  transaction: Transaction,
+  { entry, personId, transaction }: { entry: RawEntry; personId: string; transaction: Transaction },
 ): Promise<Refusal | null> {
   const person = await db.models.Person.findByPk(entry.by, { transaction });
   if (!person) return refused('nobody of that name works here', 'sign in again');

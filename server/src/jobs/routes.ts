@@ -61,7 +61,9 @@ export function jobRoutes(db: Database, bell: Bell, states: States): Router {
 
   routes.use('/:id/photos', photoRoutes(db));
 
-  routes.get('/:id/events', (request, response) => streamEntries(db, bell, request, response, request.params.id));
+  routes.get('/:id/events', (request, response) =>
+    streamEntries({ db, bell, request, response, jobId: request.params.id }),
+  );
 
   routes.get('/:id/chain', async (request, response) => {
     const rows = await db.models.Entry.findAll({ where: { jobId: request.params.id }, order: [['seq', 'ASC']] });

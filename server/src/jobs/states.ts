@@ -53,17 +53,19 @@ export class States {
       order: [['seq', 'ASC']],
       ...options,
     });
-    const state = await this.fold(jobId, from?.state ?? null, rows.map(entryOf), transaction);
+    const state = await this.fold(jobId, { base: from?.state ?? null, fresh: rows.map(entryOf), transaction });
     return this.keep(jobId, { state, seq: job.lastSeq, hash: job.lastHash });
   }
 
   /** Folds on; where an earlier entry is taken back, the whole log. `more` are entries that stand in no row yet. */
   async fold(
     jobId: string,
-    base: JobState | null,
-    fresh: readonly RawEntry[],
-    transaction?: Transaction,
-    more: readonly RawEntry[] = fresh,
+    {
+      base,
+      fresh,
+      transaction,
+      more = fresh,
+    }: { base: JobState | null; fresh: readonly RawEntry[]; transaction?: Transaction; more?: readonly RawEntry[] },
   ): Promise<JobState | null> {
     try {
       return foldJob(base, fresh);

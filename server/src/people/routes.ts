@@ -47,7 +47,7 @@ export function peopleRoutes(db: Database): Router {
 
   routes.post('/session', async (request, response) => {
     const { personId, pin } = bodyOf(SignInBody, request.body);
-    const person = await checkPin(db, personId, pin);
+    const person = await checkPin(db, { personId, pin });
     // A new session for a new person, so that an old cookie is worth nothing.
     await new Promise<void>((resolve, reject) =>
       request.session.regenerate((e: unknown) => (e ? reject(e as Error) : resolve())),
@@ -72,8 +72,9 @@ export function peopleRoutes(db: Database): Router {
   routes.post('/approvals', async (request, response) => {
     if (!request.session.personId) throw signInFirst();
     const body = bodyOf(ApprovalBody, request.body);
-    const lead = await checkPin(db, body.personId, body.pin);
-    if (lead.role !== 'lead') throw new Problem(403, 'Only the lead', 'An exception at a gate takes the lead’s PIN.');
+    const lead = await checkPin(db, { personId: body.personId, pin: body.pin });
+    if (lead.role !== 'lead')
+      throw new Problem(403, 'Only the lead', { detail: 'An exception at a gate takes the lead’s PIN.' });
     const approval = await db.models.Approval.create({
       id: randomUUID(),
       jobId: body.jobId,

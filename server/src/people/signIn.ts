@@ -15,13 +15,20 @@ export const hashPin = (pin: string): Promise<string> => hash(pin);
  *
  * @throws Problem 401 when it is wrong, 429 while the pause lasts
  */
-export async function checkPin(db: Database, personId: string, pin: string, now = Date.now()): Promise<Person> {
+export async function checkPin(
+  db: Database,
+  { personId, pin, now = Date.now() }: { personId: string; pin: string; now?: number },
+): Promise<Person> {
   const person = await db.models.Person.findByPk(personId);
-  if (!person?.pinHash) throw new Problem(401, 'Not signed in', 'That name cannot sign in here. Choose another.');
+  if (!person?.pinHash)
+    throw new Problem(401, 'Not signed in', { detail: 'That name cannot sign in here. Choose another.' });
   const left = (person.lockedUntil?.getTime() ?? 0) - now;
   if (left > 0)
-    throw new Problem(429, 'Wait a moment', `Too many wrong PINs. Try again in ${Math.ceil(left / 1000)} s.`, {
-      retryAfter: Math.ceil(left / 1000),
+    throw new Problem(429, 'Wait a moment', {
+      detail: `Too many wrong PINs. Try again in ${Math.ceil(left / 1000)} s.`,
+      more: {
+        retryAfter: Math.ceil(left / 1000),
+      },
     });
   if (await verify(person.pinHash, pin)) {
     await person.update({ failed: 0, lockedUntil: null });
@@ -31,11 +38,9 @@ export async function checkPin(db: Database, personId: string, pin: string, now 
   const lock = failed >= MOST_FAILS;
   await person.update({ failed: lock ? 0 : failed, lockedUntil: lock ? new Date(now + PAUSE_MS) : null });
   const tries = MOST_FAILS - failed;
-  throw new Problem(
-    401,
-    'Wrong PIN',
-    lock
+  throw new Problem(401, 'Wrong PIN', {
+    detail: lock
       ? 'Wrong PIN. There is a pause of one minute now.'
       : `Wrong PIN. ${tries} ${tries === 1 ? 'try' : 'tries'} left before a pause.`,
-  );
+  });
 }

@@ -30,7 +30,7 @@ export function shopRoutes(
     const id = request.session.personId;
     if (!id) throw signInFirst();
     const person = await db.models.Person.findByPk(id);
-    if (person?.role !== 'lead') throw new Problem(403, 'Only the lead', 'Ask the lead to change this.');
+    if (person?.role !== 'lead') throw new Problem(403, 'Only the lead', { detail: 'Ask the lead to change this.' });
   };
 
   routes.get('/shop', async (_request, response) => {
@@ -42,7 +42,8 @@ export function shopRoutes(
     const shop = bodyOf(Shop, request.body);
     if (shop.two < shop.alone) throw new InputError('two', String(shop.two), `at least the ${shop.alone} kg of one`);
     await writeShop(db, { ...shop });
-    for (const id of await bringFigures(db, states, figuresOf(shop), request.session.personId ?? '')) bell.ring(id);
+    for (const id of await bringFigures(db, states, { figures: figuresOf(shop), by: request.session.personId ?? '' }))
+      bell.ring(id);
     response.json(await readShop(db));
   });
 

@@ -12,7 +12,7 @@ export default function NotTakenBand({ one }: { one: NotTaken }) {
   const name = useNames();
   const { entry } = one;
   const again = async () => {
-    await jobStore(entry.jobId).append(me?.id ?? '', entry.kind, entry.body, { by: entry.by, at: entry.at });
+    await jobStore(entry.jobId).enterAgain(me?.id ?? '', entry);
     await letGo(one.id);
   };
   return (

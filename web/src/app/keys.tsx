@@ -1,6 +1,7 @@
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useEffectEvent, useState } from 'react';
 import { Sheet } from '../ui/Sheet.tsx';
 
+/** A key of the screen. */
 export interface Key {
   /** As in KeyboardEvent.key; letters in lower case. */
   key: string;
@@ -19,19 +20,17 @@ const typing = (target: EventTarget | null): boolean =>
  */
 export function useKeys(keys: readonly Key[]): React.ReactNode {
   const [shown, setShown] = useState(false);
-  const current = useRef(keys);
-  current.current = keys;
+  const onKey = useEffectEvent((event: KeyboardEvent) => {
+    if (event.ctrlKey || event.metaKey || event.altKey || typing(event.target)) return;
+    if (event.key === '?') return setShown(true);
+    if (event.key === 'Enter' && event.target instanceof HTMLElement && event.target.closest('button, a, summary'))
+      return;
+    const found = keys.find((k) => k.key === event.key || k.key === event.key.toLowerCase());
+    if (!found) return;
+    event.preventDefault();
+    found.run();
+  });
   useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      if (event.ctrlKey || event.metaKey || event.altKey || typing(event.target)) return;
-      if (event.key === '?') return setShown(true);
-      if (event.key === 'Enter' && event.target instanceof HTMLElement && event.target.closest('button, a, summary'))
-        return;
-      const found = current.current.find((k) => k.key === event.key || k.key === event.key.toLowerCase());
-      if (!found) return;
-      event.preventDefault();
-      found.run();
-    };
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);
   }, []);

@@ -13,7 +13,7 @@ export const useMainUnit = (): UnitSystem => (useUnits() === 'us' ? 'us' : 'metr
 export function useChooseUnits() {
   const client = useQueryClient();
   return useMutation({
-    mutationFn: (units: UnitSystem) => call<{ person: Me }>('PUT', '/session/units', { units }),
+    mutationFn: (units: UnitSystem) => call<{ person: Me }>('PUT', '/session/units', { body: { units } }),
     onSuccess: (me) => client.setQueryData(['me'], me),
   });
 }

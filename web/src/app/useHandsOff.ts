@@ -1,4 +1,4 @@
-import { useEffect, useRef } from 'react';
+import { useEffect, useEffectEvent } from 'react';
 import { say, speaks } from './voice.ts';
 
 interface HandsOff {
@@ -37,8 +37,8 @@ function silence(): HTMLAudioElement {
  * *previous* says it again; the screen stays on. Speech and keys only where the person wants them on this device.
  */
 export function useHandsOff({ words, next }: HandsOff): void {
-  const now = useRef({ words, next });
-  now.current = { words, next };
+  const onNext = useEffectEvent(() => next());
+  const onAgain = useEffectEvent(() => say(words));
   useEffect(() => {
     if (speaks() && words) say(words);
   }, [words]);
@@ -63,8 +63,8 @@ export function useHandsOff({ words, next }: HandsOff): void {
     const quiet = silence();
     void quiet.play().catch(() => undefined);
     const session = navigator.mediaSession;
-    session.setActionHandler('nexttrack', () => now.current.next());
-    session.setActionHandler('previoustrack', () => say(now.current.words));
+    session.setActionHandler('nexttrack', () => onNext());
+    session.setActionHandler('previoustrack', () => onAgain());
     return () => {
       quiet.pause();
       URL.revokeObjectURL(quiet.src);

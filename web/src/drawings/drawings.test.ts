@@ -184,8 +184,8 @@ describe('the well', () => {
   });
 
   test('labels are moved apart in order and stay inside', () => {
-    expect(spread([10, 12, 100], 20, 0, 110)).toEqual([10, 30, 100]);
-    expect(spread([100, 100, 100], 20, 0, 110)).toEqual([70, 90, 110]);
+    expect(spread([10, 12, 100], { step: 20, least: 0, most: 110 })).toEqual([10, 30, 100]);
+    expect(spread([100, 100, 100], { step: 20, least: 0, most: 110 })).toEqual([70, 90, 110]);
   });
 });
 

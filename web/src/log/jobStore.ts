@@ -25,6 +25,14 @@ export interface JobView {
   log: readonly Entry[];
 }
 
+/** What is entered, by whom, and who said it first where it is entered anew. */
+interface Making<K extends EntryKind> {
+  by: string;
+  kind: K;
+  body: Bodies[K];
+  said?: { by: string; at: string };
+}
+
 /**
  * One job on this device: what the server confirmed, then what is still on its way, folded together. Reads first from
  * the device's own store, so that a reload without a network shows the same.
@@ -141,7 +149,8 @@ export class JobStore {
   private take(entries: readonly Entry[]): void {
     const waiting = new Map([...this.early, ...entries].map((e) => [e.seq ?? 0, e]));
     const fresh: Entry[] = [];
-    for (let next = this.lastSeq() + 1; waiting.has(next); next++) fresh.push(waiting.get(next)!);
+    for (let next = this.lastSeq() + 1, entry = waiting.get(next); entry; entry = waiting.get(++next))
+      fresh.push(entry);
     this.confirmed = [...this.confirmed, ...fresh];
     this.base = this.folded(this.base, this.confirmed, fresh);
     this.early = [...waiting.values()]
@@ -187,12 +196,16 @@ export class JobStore {
    *
    * @throws InputError when the body is not as its kind expects
    */
-  async append<K extends EntryKind>(
-    by: string,
-    kind: K,
-    body: Bodies[K],
-    said?: { by: string; at: string },
-  ): Promise<string> {
+  append<K extends EntryKind>(by: string, kind: K, body: Bodies[K]): Promise<string> {
+    return this.enter({ by, kind, body });
+  }
+
+  /** Enters anew what the server did not take: by who does it now, saying who said it first. @throws InputError */
+  enterAgain(by: string, { kind, body, ...first }: Entry): Promise<string> {
+    return this.enter({ by, kind, body, said: { by: first.by, at: first.at } });
+  }
+
+  private async enter<K extends EntryKind>({ by, kind, body, said }: Making<K>): Promise<string> {
     const checked = checkBody(kind, completed(this.view.state, kind, body));
     const id = newId();
     const db = await store();

@@ -122,7 +122,7 @@ describe('one way in', () => {
     const [kept] = lineState().notTaken;
     expect(kept).toMatchObject({ keptBack: true, text: 'on: expected an entry held here' });
     expect(await inOutbox()).toEqual([]);
-    await job.append('bo', 'note', { text: 'only here' }, { by: kept!.entry.by, at: kept!.entry.at });
+    await job.enterAgain('bo', kept!.entry);
     expect(job.snapshot().log.at(-1)).toMatchObject({ by: 'bo', said: { by: 'ines', at: kept!.entry.at } });
   });
 

@@ -56,7 +56,7 @@ export async function sendPhotos(): Promise<void> {
       });
       // The job may not have arrived yet; anything else the server says no to will not get better.
       if (!response.ok && response.status !== 400 && response.status !== 413)
-        throw new ApiProblem(response.status, 'not now', '');
+        throw new ApiProblem(response.status, 'not now', { detail: '' });
       await db.put('photos', { ...photo, sent: 1 });
       listeners.forEach((tell) => tell());
     }

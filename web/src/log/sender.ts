@@ -69,7 +69,9 @@ async function run(): Promise<void> {
     const batch = cut < 0 ? rows : rows.slice(0, cut);
     try {
       const result = await call<Appended>('POST', `/jobs/${encodeURIComponent(jobId)}/entries`, {
-        entries: batch.map((row) => row.entry),
+        body: {
+          entries: batch.map((row) => row.entry),
+        },
       });
       await settle(batch, result);
       setLine({ server: 'here' });

@@ -49,19 +49,19 @@ export function useJob(): JobContext {
 }
 
 export function useEnter(jobId: string): { enter: Enter; answer: Answer; problem: string | null } {
-  const me = useMe().data?.person;
+  const by = useMe().data?.person?.id ?? '';
   const [problem, setProblem] = useState<string | null>(null);
   const enter = useCallback<Enter>(
     async (kind, body) => {
       try {
-        await jobStore(jobId).append(me?.id ?? '', kind, body);
+        await jobStore(jobId).append(by, kind, body);
         setProblem(null);
       } catch (error) {
         if (!(error instanceof InputError)) throw error;
         setProblem(error.message);
       }
     },
-    [jobId, me?.id],
+    [jobId, by],
   );
   const answer = useCallback<Answer>((question, value, of) => enter('answer', answerOf(question, value, of)), [enter]);
   return { enter, answer, problem };

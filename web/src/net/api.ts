@@ -1,12 +1,23 @@
+/** A field that was not as expected. */
+interface WrongField {
+  field: string;
+  found: string;
+  expected: string;
+}
+
 /** A problem the server named (RFC 9457), or that it is away. */
 export class ApiProblem extends Error {
+  readonly detail: string;
+  readonly errors: WrongField[];
+
   constructor(
     readonly status: number,
     readonly title: string,
-    readonly detail: string,
-    readonly errors: { field: string; found: string; expected: string }[] = [],
+    { detail, errors = [] }: { detail: string; errors?: WrongField[] },
   ) {
     super(detail || title);
+    this.detail = detail;
+    this.errors = errors;
   }
 }
 
@@ -18,7 +29,11 @@ export class Away extends Error {
 }
 
 /** One request to the shop's server. @throws Away, ApiProblem */
-export async function call<T>(method: string, path: string, body?: unknown, signal?: AbortSignal): Promise<T> {
+export async function call<T>(
+  method: string,
+  path: string,
+  { body, signal }: { body?: unknown; signal?: AbortSignal } = {},
+): Promise<T> {
   let response: Response;
   try {
     response = await fetch(`/api${path}`, {
@@ -36,8 +51,11 @@ export async function call<T>(method: string, path: string, body?: unknown, sign
   if (!type.includes('json')) throw new Away();
   const json = (await response.json()) as T & { title?: string; detail?: string; errors?: ApiProblem['errors'] };
   if (!response.ok)
-    throw new ApiProblem(response.status, json.title ?? 'Not now', json.detail ?? '', json.errors ?? []);
+    throw new ApiProblem(response.status, json.title ?? 'Not now', {
+      detail: json.detail ?? '',
+      errors: json.errors ?? [],
+    });
   return json;
 }
 
-export const get = <T>(path: string, signal?: AbortSignal): Promise<T> => call<T>('GET', path, undefined, signal);
+export const get = <T>(path: string, signal?: AbortSignal): Promise<T> => call<T>('GET', path, { signal });

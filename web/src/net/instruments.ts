@@ -12,20 +12,32 @@ export const useInstruments = (jobId: string) =>
   });
 
 /** A live reading while it is wanted; null until the first one comes, or while the server is away. */
-export function useLive(jobId: string, kind: InstrumentKind, channel: string, on: boolean): Reading | null {
-  const [reading, setReading] = useState<Reading | null>(null);
+export function useLive({
+  jobId,
+  kind,
+  channel,
+  on,
+}: {
+  jobId: string;
+  kind: InstrumentKind;
+  channel: string;
+  on: boolean;
+}): Reading | null {
+  const [heard, setHeard] = useState<{ of: string; reading: Reading } | null>(null);
+  const of = `/api/jobs/${jobId}/instruments/${kind}/stream?channel=${channel}`;
   useEffect(() => {
-    setReading(null);
     if (!on) return undefined;
-    const source = new EventSource(`/api/jobs/${jobId}/instruments/${kind}/stream?channel=${channel}`);
-    source.onmessage = (event) => setReading(JSON.parse(String(event.data)) as Reading);
+    const source = new EventSource(of);
+    source.onmessage = (event) => setHeard({ of, reading: JSON.parse(String(event.data)) as Reading });
     // A page that is put aside gives its connection back.
     const rest = () => source.close();
     addEventListener('pagehide', rest);
     return () => {
       removeEventListener('pagehide', rest);
       rest();
+      setHeard(null);
     };
-  }, [jobId, kind, channel, on]);
-  return reading;
+  }, [of, on]);
+  // Of another channel it says nothing.
+  return heard?.of === of ? heard.reading : null;
 }

@@ -50,7 +50,7 @@ export const useMe = () => useQuery({ queryKey: ['me'], queryFn: () => get<{ per
 export function useSignIn() {
   const client = useQueryClient();
   return useMutation({
-    mutationFn: (body: { personId: string; pin: string }) => call<{ person: Me }>('POST', '/session', body),
+    mutationFn: (body: { personId: string; pin: string }) => call<{ person: Me }>('POST', '/session', { body }),
     onSuccess: (me) => client.setQueryData(['me'], me),
   });
 }

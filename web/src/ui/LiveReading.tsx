@@ -18,7 +18,7 @@ export function LiveReading({ kind, channel, take, onTake, takesNothing = false 
   const { jobId } = useJob();
   const list = useInstruments(jobId).data;
   const [on, setOn] = useState(false);
-  const reading = useLive(jobId, kind, channel, on);
+  const reading = useLive({ jobId, kind, channel, on });
   const instrument = list?.find((i) => i.kind === kind);
   const at = instrument?.channels.find((c) => c.id === channel);
   if (!instrument || !at) return null;

@@ -1,18 +1,14 @@
-import { foresee, type Change, type Foresight } from '@iron-cradle/core/foresight';
+import { foresee, type Change } from '@iron-cradle/core/foresight';
 import type { TankState } from '@iron-cradle/core';
-import type { Told } from './useAnswer.ts';
+import { answering } from './answering.ts';
 
+/** The way ahead of a tank, with something changed or nothing. */
 export interface ForesightAsk {
+  /** The tank as it hangs. */
   state: TankState;
+  /** What is changed. */
   changes: Change[];
 }
 
-/** The search for the way ahead, out of the way of the hand. */
-self.onmessage = ({ data }: MessageEvent<ForesightAsk>) => {
-  const tell = (told: Told<Foresight>) => self.postMessage(told);
-  try {
-    tell({ answer: foresee(data.state, data.changes, (progress) => tell({ progress })) });
-  } catch (error) {
-    tell({ problem: error instanceof Error ? error.message : 'the search failed' });
-  }
-};
+// The search for the way ahead, out of the way of the hand.
+answering(({ state, changes }: ForesightAsk, onProgress) => foresee(state, { changes, onProgress }));

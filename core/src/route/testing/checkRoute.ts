@@ -1,3 +1,4 @@
+import { usedWay } from '../used.ts';
 import type { Route, RouteModel } from '../types.ts';
 
 /** What is wrong with a route, by the rules alone and with its own arithmetic; empty when nothing is. */
@@ -21,8 +22,7 @@ export function checkRoute(model: RouteModel, route: Route): string[] {
           wrong.push(`at ${f}, ${r} the ceiling of ${limit.freedBy.join(' or ')} is broken`);
     }
     for (const use of uses) {
-      const thing = model.things.find((t) => t.id === use.thing)!;
-      const way = thing.ways.find((w) => w.id === use.way)!;
+      const { thing, way } = usedWay(model, use);
       const d = drop(pose, thing.x);
       if (d < way.from - 1e-9 || d > way.to + 1e-9) wrong.push(`${use.thing} is out of reach at ${f}, ${r}`);
       for (const { x, from, to } of way.also ?? [])

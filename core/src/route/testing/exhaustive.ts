@@ -20,13 +20,13 @@ export function exhaustive(model: RouteModel): ReturnType<typeof unpack> | null 
   const settled = new Set<string>();
   const arrived = new Set<string>();
   const queue = new TinyQueue<{ f: number; r: number; done: number; cost: number }>([], (a, b) => a.cost - b.cost);
-  const offer = (f: number, r: number, done: number, cost: number) => {
+  const offer = ({ f, r, done, cost }: { f: number; r: number; done: number; cost: number }) => {
     const key = `${f},${r},${done}`;
     if ((best.get(key) ?? Infinity) <= cost) return;
     best.set(key, cost);
     queue.push({ f, r, done, cost });
   };
-  offer(model.start.f, model.start.r, 0, 0);
+  offer({ f: model.start.f, r: model.start.r, done: 0, cost: 0 });
   for (let now = queue.pop(); now; now = queue.pop()) {
     const key = `${now.f},${now.r},${now.done}`;
     if (settled.has(key)) continue;
@@ -41,7 +41,12 @@ export function exhaustive(model: RouteModel): ReturnType<typeof unpack> | null 
           if (d < way.from * length || d > way.to * length) continue;
           if (way.also?.some((a) => at(now, a.x) < a.from * length || at(now, a.x) > a.to * length)) continue;
           if (!way.after.every((id) => has(done, id)) || way.before?.some((id) => has(done, id))) continue;
-          offer(now.f, now.r, now.done | (1 << ids.indexOf(thing.id)), now.cost + wayCost(way, model));
+          offer({
+            f: now.f,
+            r: now.r,
+            done: now.done | (1 << ids.indexOf(thing.id)),
+            cost: now.cost + wayCost(way, model),
+          });
         }
     // Whoever comes later with the same things done pays no less: from it only poses of its own tilt can be cheaper.
     const turn = now.r - now.f;
@@ -52,7 +57,7 @@ export function exhaustive(model: RouteModel): ReturnType<typeof unpack> | null 
     for (const pose of poses) {
       const turns = pose.r - pose.f !== turn;
       if ((turns && !first) || !allowed(pose, done)) continue;
-      offer(pose.f, pose.r, done, now.cost + moveCost(model) + (turns ? tiltCost(model) : 0));
+      offer({ f: pose.f, r: pose.r, done, cost: now.cost + moveCost(model) + (turns ? tiltCost(model) : 0) });
     }
   }
   return null;

@@ -1,3 +1,4 @@
+import { present } from '../../errors/index.ts';
 import { wayCost, moveCost, tiltCost } from '../cost.ts';
 import type { RouteModel } from '../types.ts';
 
@@ -39,8 +40,11 @@ export function highsModel(model: RouteModel, stages = model.things.length + 1):
   }
   const w = (id: string, k: number, s: number) => `w_${id}_${k}_${s}`;
   const before = (id: string, s: number) =>
-    things
-      .find((t) => t.id === id)!
+    present(
+      things.find((t) => t.id === id),
+      'thing',
+      id,
+    )
       .ways.flatMap((_, k) => Array.from({ length: s + 1 }, (_, q) => w(id, k, q)))
       .join(' + ');
   for (const thing of things) {

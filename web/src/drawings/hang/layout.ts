@@ -134,11 +134,11 @@ export function layoutHang({ state, stop, ghost, width, height, units }: HangInp
       anchor,
       port,
       room: left,
-      path: sag(anchor, port, left.lo * perMm, side),
+      path: sag(anchor, port, { roomPx: left.lo * perMm, out: side }),
       guessed: left.lo !== left.hi,
       holds: tightest === `line:${line.id}`,
       reach: reachOf(line, y, deepest),
-      label: { x: port.x, y: 0, text: roomText(shortName(line.name), holder, width > 600, units) },
+      label: { x: port.x, y: 0, text: roomText({ name: shortName(line.name), holder, long: width > 600, units }) },
     };
   });
   placeLabels(lines, tank);
@@ -221,7 +221,17 @@ export function layoutHang({ state, stop, ghost, width, height, units }: HangInp
   };
 }
 
-const roomText = (name: string, holder: Holder | undefined, long: boolean, units: UnitSystem): string => {
+const roomText = ({
+  name,
+  holder,
+  long,
+  units,
+}: {
+  name: string;
+  holder: Holder | undefined;
+  long: boolean;
+  units: UnitSystem;
+}): string => {
   if (!holder) return name;
   const [lo, hi] = [holder.room.lo, holder.room.hi].map((mm) => lengthIn(mm, units).figure);
   if (lo === hi) return `${name} ${lo}`;
@@ -245,7 +255,11 @@ function reachOf(line: Connection, y: (drop: number) => number, deepest: number)
 }
 
 /** A line whose bulge stands for the room left: straight when there is none. */
-function sag(from: { x: number; y: number }, to: { x: number; y: number }, roomPx: number, out: -1 | 1): string {
+function sag(
+  from: { x: number; y: number },
+  to: { x: number; y: number },
+  { roomPx, out }: { roomPx: number; out: -1 | 1 },
+): string {
   const fall = Math.max(8, to.y - from.y);
   // A cord of length fall + room over a span of fall bows out by about √(3/8 · fall · room); drawn flatter, so that neighbours stay apart.
   const bow = Math.min(46, Math.sqrt(0.375 * fall * Math.max(0, roomPx)) * 0.6);

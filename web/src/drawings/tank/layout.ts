@@ -67,21 +67,20 @@ export function layTank({ vehicle, aboard, tilt, axis, box }: Ask): TankView {
   const heights = (litres: number) =>
     surfaceAt(shape, Math.min(1, Math.max(0, litres / full)) * shapeLitres(shape), tilt);
   const fuel = (litres: number) =>
-    litres <= 0 ? [] : fuelInSection(shape, along, tilt, heights(litres)).map((p) => p.map(place));
+    litres <= 0 ? [] : fuelInSection(shape, { axis: along, tilt, heights: heights(litres) }).map((p) => p.map(place));
   const sure = fuel(aboard.lo);
   const maybe = fuel(aboard.hi);
   const stays = staysAboard(vehicle, aboard, tilt);
   const top = (list: Px[][]) => Math.min(...list.flat().map((p) => p[1]));
   const behind =
     stays.trapped && section.isProfile
-      ? fuelInSection(
-          shape,
-          along,
+      ? fuelInSection(shape, {
+          axis: along,
           tilt,
-          stays.trapped.levels.map((level, cell) =>
+          heights: stays.trapped.levels.map((level, cell) =>
             stays.trapped!.pockets.some((p) => p.kind === 'sill' && p.cells.includes(cell)) ? level : -1e6,
           ),
-        ).map((p) => p.map(place))
+        }).map((p) => p.map(place))
       : [];
   const outlet = tankOutlet(vehicle);
   const at = along === 'x' ? outlet.at[0] : outlet.at[1];

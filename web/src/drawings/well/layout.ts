@@ -31,7 +31,10 @@ export interface WellLayout {
 const LABEL_STEP = 27;
 
 /** Moves labels apart so that none covers another, keeping their order and as near to their wish as may be. */
-export function spread(wishes: readonly number[], step: number, least: number, most: number): number[] {
+export function spread(
+  wishes: readonly number[],
+  { step, least, most }: { step: number; least: number; most: number },
+): number[] {
   const order = wishes.map((y, i) => ({ y, i })).sort((a, b) => a.y - b.y || a.i - b.i);
   let last = least - step;
   const placed = order.map((o) => (last = Math.max(o.y, last + step)));
@@ -78,9 +81,7 @@ export function layoutWell({
   }));
   const labels = spread(
     chords.map((c) => y(c.by)),
-    LABEL_STEP,
-    top + 10,
-    floor - 10,
+    { step: LABEL_STEP, least: top + 10, most: floor - 10 },
   );
   return {
     left,

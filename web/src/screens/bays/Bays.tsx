@@ -187,7 +187,8 @@ function TakeIn() {
   const client = useQueryClient();
   const input = useRef<HTMLInputElement>(null);
   const take = useMutation({
-    mutationFn: async (file: File) => call<{ id: string }>('POST', '/jobs/import', JSON.parse(await file.text())),
+    mutationFn: async (file: File) =>
+      call<{ id: string }>('POST', '/jobs/import', { body: JSON.parse(await file.text()) }),
     onSuccess: () => client.invalidateQueries({ queryKey: ['jobs'] }),
   });
   const wrong =

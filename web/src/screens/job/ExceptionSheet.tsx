@@ -1,6 +1,6 @@
 import { useMutation } from '@tanstack/react-query';
 import type { GateItem, GateNumber } from '@iron-cradle/core';
-import { useForm } from 'react-hook-form';
+import { useForm, useWatch } from 'react-hook-form';
 import { useJob } from '../../log/useJob.ts';
 import { Strap } from '../../look/Strap.tsx';
 import { call } from '../../net/api.ts';
@@ -30,15 +30,17 @@ export function ExceptionSheet({
   const { jobId, enter } = useJob();
   const leads = usePeople().data?.filter((p) => p.role === 'lead' && p.signsIn) ?? [];
   const form = useForm<Fields>({ defaultValues: { reason: '', lead: '', pin: '' } });
-  const lead = form.watch('lead') || leads[0]?.id || '';
+  const lead = useWatch({ control: form.control, name: 'lead' }) || leads[0]?.id || '';
   const allow = useMutation({
     mutationFn: async ({ reason, pin }: Fields) => {
       const given = await call<{ approval: string; lead: string }>('POST', '/approvals', {
-        personId: lead,
-        pin,
-        jobId,
-        gate,
-        item: item.id,
+        body: {
+          personId: lead,
+          pin,
+          jobId,
+          gate,
+          item: item.id,
+        },
       });
       await enter('exception', {
         gate,

@@ -84,7 +84,7 @@ function Photo({ jobId, id, at }: { jobId: string; id: string; at: string }) {
   if (!url) return <span className="block size-28 border border-rule" />;
   return (
     <a href={url} target="_blank" rel="noreferrer" className="block border border-edge">
-      <img src={url} alt={`photo taken at ${when}`} className="block h-28 w-auto max-w-56 object-cover" />
+      <img src={url} alt={`what was there at ${when}`} className="block h-28 w-auto max-w-56 object-cover" />
     </a>
   );
 }

@@ -57,7 +57,7 @@ export function TwoDevices() {
                   <li key={entry.id} className="flex gap-3 py-2">
                     <span className="reading shrink-0">{format(new Date(entry.at), 'H:mm')}</span>
                     <span>
-                      {entryInLog(state, log, entry, units)} <span className="text-quiet">({name(entry.by)})</span>
+                      {entryInLog(state, log, { entry, units })} <span className="text-quiet">({name(entry.by)})</span>
                     </span>
                   </li>
                 ))}

@@ -1,14 +1,10 @@
-import { useEffect, useState } from 'react';
 import { useJob } from '../../log/useJob.ts';
+import { useNow } from '../../ui/useNow.ts';
 
 /** Waits that run, with what is left of them. */
 export function Waits() {
   const { state } = useJob();
-  const [now, setNow] = useState(Date.now());
-  useEffect(() => {
-    const timer = setInterval(() => setNow(Date.now()), 15_000);
-    return () => clearInterval(timer);
-  }, []);
+  const now = useNow(15_000);
   const running = state.waits.filter((w) => !w.ended);
   if (running.length === 0) return null;
   const left = (w: (typeof running)[number]) =>

@@ -9,7 +9,7 @@ export function useTakeBack(): { entry: string; words: string } | null {
   const { state, log, me } = useJob();
   const units = useMainUnit();
   return useMemo(
-    () => takeBackInWords(state, log, { by: me.id, device: deviceId() }, units),
+    () => takeBackInWords(state, log, { maker: { by: me.id, device: deviceId() }, units }),
     [state, log, me.id, units],
   );
 }

@@ -27,7 +27,7 @@ export function LearnSheet({ state, onClose }: LearnSheetProps) {
   const keep = async () => {
     try {
       const next = taught(file, taken);
-      await call('PUT', `/vehicles/${next.id}`, next);
+      await call('PUT', `/vehicles/${next.id}`, { body: next });
       await client.invalidateQueries({ queryKey: ['vehicles'] });
       setSaid({ good: true, text: `Kept in ${next.name}. The next one begins with it.` });
     } catch (error) {

@@ -55,20 +55,22 @@ export function Rules({
   const save = useMutation({
     mutationFn: (v: ReturnType<typeof asText>) =>
       call('PUT', '/shop', {
-        name: v.name,
-        alone: number(v.alone),
-        two: number(v.two),
-        helper: number(v.helper),
-        bays,
-        prices: { currency: v.currency.trim(), hour: numberOrNone(v.hour), disposal: numberOrNone(v.disposal) },
-        kit: {
-          transferPump: numberOrNone(v.transferPump),
-          siphonBore: numberOrNone(v.siphonBore),
-          siphonLength: number(v.siphonLength),
-          cans: litresOf(v.cans),
-          jackRated: number(v.jackRated),
-          jackPad: number(v.jackPad),
-          jackLowered: number(v.jackLowered),
+        body: {
+          name: v.name,
+          alone: number(v.alone),
+          two: number(v.two),
+          helper: number(v.helper),
+          bays,
+          prices: { currency: v.currency.trim(), hour: numberOrNone(v.hour), disposal: numberOrNone(v.disposal) },
+          kit: {
+            transferPump: numberOrNone(v.transferPump),
+            siphonBore: numberOrNone(v.siphonBore),
+            siphonLength: number(v.siphonLength),
+            cans: litresOf(v.cans),
+            jackRated: number(v.jackRated),
+            jackPad: number(v.jackPad),
+            jackLowered: number(v.jackLowered),
+          },
         },
       }),
     onMutate: () => onKept(false),

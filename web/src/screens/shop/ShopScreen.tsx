@@ -54,7 +54,7 @@ function AddPerson() {
   const form = useForm({ defaultValues: { name: '', pin: '' } });
   const { errors } = form.formState;
   const add = useMutation({
-    mutationFn: (body: { name: string; pin: string }) => call('POST', '/people', { ...body, role }),
+    mutationFn: (body: { name: string; pin: string }) => call('POST', '/people', { body: { ...body, role } }),
     onSuccess: async () => {
       form.reset();
       await client.invalidateQueries({ queryKey: ['people'] });

@@ -15,7 +15,7 @@ export default function FirstPerson() {
   const client = useQueryClient();
   const form = useForm<First>({ defaultValues: { name: '', pin: '' } });
   const add = useMutation({
-    mutationFn: (first: First) => call('POST', '/people', { ...first, role: 'lead' }),
+    mutationFn: (first: First) => call('POST', '/people', { body: { ...first, role: 'lead' } }),
     onSuccess: () => client.invalidateQueries({ queryKey: ['people'] }),
   });
   return (

@@ -100,13 +100,15 @@ export function SignIn() {
   );
 }
 
+const takeFocus = (input: HTMLInputElement | null) => input?.focus();
+
 /** The PIN can be typed too; it is read from the keys, so that no browser offers to keep it. */
 function PinKeys({ onKey, onEnter, active }: { onKey: (key: string) => void; onEnter: () => void; active: boolean }) {
   return active ? (
     <input
       aria-label="type the PIN"
       className="pointer-events-none fixed size-px opacity-0"
-      autoFocus
+      ref={takeFocus}
       inputMode="none"
       value=""
       onChange={() => undefined}

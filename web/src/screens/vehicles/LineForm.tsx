@@ -1,4 +1,4 @@
-import { connectionKinds, fittings, type Connection, type VehicleFile } from '@iron-cradle/core';
+import { connectionKinds, fittings, type Connection, type VehicleFile, present } from '@iron-cradle/core';
 import { useState } from 'react';
 import { Choice } from '../../ui/Choice.tsx';
 import { TextField } from '../../ui/TextField.tsx';
@@ -41,7 +41,15 @@ export function LineForm({ draft, id }: { draft: Draft; id: string }) {
   const line = draft.file.connections.find((c) => c.id === id);
   if (!line) return null;
   const set = (work: (line: Connection) => void) =>
-    draft.change((file) => work(file.connections.find((c) => c.id === id)!));
+    draft.change((file) =>
+      work(
+        present(
+          file.connections.find((c) => c.id === id),
+          'connection',
+          id,
+        ),
+      ),
+    );
   return (
     <div className="grid gap-4">
       <TextField
@@ -124,7 +132,11 @@ export function LineForm({ draft, id }: { draft: Draft; id: string }) {
           onKeep={(mm) =>
             draft.replace(
               (file) =>
-                void (file.connections.find((c) => c.id === id)!.slack = {
+                void (present(
+                  file.connections.find((c) => c.id === id),
+                  'connection',
+                  id,
+                ).slack = {
                   lo: mm,
                   typ: mm,
                   hi: mm,
@@ -167,14 +179,32 @@ function Clips({ line, draft, set }: ClipsProps) {
           <RangeField
             label={`With the ${clip.name ?? 'clip'} off it lets`}
             range={clip.slack}
-            onChange={(r) => set((l) => void (l.clips.find((k) => k.id === clip.id)!.slack = r))}
+            onChange={(r) =>
+              set(
+                (l) =>
+                  void (present(
+                    l.clips.find((k) => k.id === clip.id),
+                    'clip',
+                    clip.id,
+                  ).slack = r),
+              )
+            }
           />
           <WaysForm
             title={`${clip.name ?? 'Clip'} comes off at`}
             ways={clip.ways}
             owner={clip.id}
             file={draft.file}
-            onChange={(ways) => set((l) => void (l.clips.find((k) => k.id === clip.id)!.ways = ways))}
+            onChange={(ways) =>
+              set(
+                (l) =>
+                  void (present(
+                    l.clips.find((k) => k.id === clip.id),
+                    'clip',
+                    clip.id,
+                  ).ways = ways),
+              )
+            }
           />
           <button
             type="button"

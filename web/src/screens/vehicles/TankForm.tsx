@@ -12,7 +12,11 @@ const whole = (text: string): number => Math.max(0, Math.round(Number(text) || 0
 export function TankForm({ draft }: { draft: Draft }) {
   const { file, change } = draft;
   const [shaping, setShaping] = useState(false);
-  const number = (label: string, value: number, put: (file: VehicleFile, n: number) => void, step = 5) => (
+  const number = (
+    label: string,
+    value: number,
+    { put, step = 5 }: { put: (file: VehicleFile, n: number) => void; step?: number },
+  ) => (
     <div>
       <label className="block text-quiet">
         {label}
@@ -46,9 +50,9 @@ export function TankForm({ draft }: { draft: Draft }) {
           value={file.ends[1]}
           onChange={(event) => change((f) => void (f.ends[1] = event.target.value))}
         />
-        {number('Length between the ends, mm', file.length, (f, n) => (f.length = n))}
-        {number('Free below it, mm, in steps of 5', file.clear, (f, n) => (f.clear = n))}
-        {number('Tilt let from end to end, mm', file.tiltLimit, (f, n) => (f.tiltLimit = n))}
+        {number('Length between the ends, mm', file.length, { put: (f, n) => (f.length = n) })}
+        {number('Free below it, mm, in steps of 5', file.clear, { put: (f, n) => (f.clear = n) })}
+        {number('Tilt let from end to end, mm', file.tiltLimit, { put: (f, n) => (f.tiltLimit = n) })}
         <Choice
           label="Tank of"
           value={file.tank.material}

@@ -1,3 +1,4 @@
+import { present } from '@iron-cradle/core';
 import type { Fastener, Obstruction, VehicleFile } from '@iron-cradle/core';
 import { Choice } from '../../ui/Choice.tsx';
 import { TextField } from '../../ui/TextField.tsx';
@@ -29,7 +30,15 @@ export function ObstructionForm({ draft, id }: { draft: Draft; id: string }) {
   const thing = draft.file.obstructions.find((o) => o.id === id);
   if (!thing) return null;
   const set = (work: (thing: Obstruction) => void) =>
-    draft.change((file) => work(file.obstructions.find((o) => o.id === id)!));
+    draft.change((file) =>
+      work(
+        present(
+          file.obstructions.find((o) => o.id === id),
+          'obstruction',
+          id,
+        ),
+      ),
+    );
   return (
     <div className="grid gap-4">
       <TextField

@@ -46,7 +46,7 @@ function Editor({ given, others }: { given: VehicleFile; others: VehicleFile[] }
   const keep = async () => {
     setSaid(null);
     try {
-      await call('PUT', `/vehicles/${file.id}`, file);
+      await call('PUT', `/vehicles/${file.id}`, { body: file });
       await client.invalidateQueries({ queryKey: ['vehicles'] });
       await client.invalidateQueries({ queryKey: ['versions', file.id] });
       setSaid({ good: true, text: 'Kept. The version before is kept too.' });

@@ -18,7 +18,7 @@ export default function VehiclesScreen() {
   const own = all.filter((v) => !v.id.startsWith('archetype-'));
   const keep = async (file: VehicleFile) => {
     try {
-      await call('PUT', `/vehicles/${file.id}`, file);
+      await call('PUT', `/vehicles/${file.id}`, { body: file });
       await client.invalidateQueries({ queryKey: ['vehicles'] });
       void navigate(`/vehicles/${file.id}`);
     } catch (error) {

@@ -1,20 +1,16 @@
 import { BURST, BURSTS, burstClock, burstLitres, rangeInWords, REST } from '@iron-cradle/core';
-import { useEffect, useState } from 'react';
+
 import { useJob } from '../../../log/useJob.ts';
 import { LiveReading } from '../../../ui/LiveReading.tsx';
 import { Strap } from '../../../look/Strap.tsx';
+import { useNow } from '../../../ui/useNow.ts';
 
 /** Its own pump in bursts: counts, rests and sums. The clock is a wait in the log, so it goes on over a reload. */
 export function Bursts({ onCounted }: { onCounted: (litres: number) => void }) {
   const { state, enter } = useJob();
   const running = state.waits.find((w) => w.what === BURSTS && !w.ended);
   const last = [...state.waits].reverse().find((w) => w.what === BURSTS && w.ended);
-  const [now, setNow] = useState(Date.now());
-  useEffect(() => {
-    if (!running) return undefined;
-    const timer = setInterval(() => setNow(Date.now()), 200);
-    return () => clearInterval(timer);
-  }, [running]);
+  const now = useNow(running ? 200 : null);
   const seconds = (w: { started: string; ended: string | null }) =>
     (Date.parse(w.ended ?? new Date(now).toISOString()) - Date.parse(w.started)) / 1000;
   const ranDry = async () => {

@@ -1,5 +1,5 @@
 import { exactly, safeFillToday, type Estimate } from '@iron-cradle/core';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { Can } from '../../../drawings/cans/Can.tsx';
 import { useJob } from '../../../log/useJob.ts';
 import { Strap } from '../../../look/Strap.tsx';
@@ -16,11 +16,12 @@ export function Cans({ counted }: { counted: { litres: number; turn: number } | 
   const [size, setSize] = useState<(typeof SIZES)[number]>('20');
   const [clean, setClean] = useState<'clean' | 'suspect'>('clean');
   const [litres, setLitres] = useState<Estimate | null>(null);
-  useEffect(() => {
-    if (!counted) return;
+  const [taken, setTaken] = useState(counted);
+  if (counted && counted !== taken) {
+    setTaken(counted);
     setLitres(exactly(counted.litres / 1000));
     setOpen(true);
-  }, [counted]);
+  }
   const most = (capacity: number) => Math.floor(capacity * safeFillToday(state) * 10) / 10;
   const last = state.containers.at(-1);
   const sameAgain =

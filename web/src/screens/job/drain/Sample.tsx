@@ -1,10 +1,11 @@
 import { answerTo, judgeSample, SAMPLE, SAMPLE_STANDS, sampleLooks, type SampleLook } from '@iron-cradle/core';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { Jar } from '../../../drawings/cans/Jar.tsx';
 import { useJob } from '../../../log/useJob.ts';
 import { Choice } from '../../../ui/Choice.tsx';
 import { Sheet } from '../../../ui/Sheet.tsx';
 import { VerdictView } from '../../../ui/VerdictView.tsx';
+import { useNow } from '../../../ui/useNow.ts';
 
 const WAIT = 'sample stands';
 const decides = { return: 'It may go back', filter: 'Filter it', dispose: 'Dispose of it' };
@@ -13,11 +14,7 @@ const decides = { return: 'It may go back', filter: 'Filter it', dispose: 'Dispo
 export function Sample() {
   const { state, enter, answer } = useJob();
   const [open, setOpen] = useState(false);
-  const [now, setNow] = useState(Date.now());
-  useEffect(() => {
-    const timer = setInterval(() => setNow(Date.now()), 10_000);
-    return () => clearInterval(timer);
-  }, []);
+  const now = useNow(10_000);
   const stands = state.waits.find((w) => w.what === WAIT);
   const minutes = stands ? Math.floor((now - Date.parse(stands.started)) / 60_000) : 0;
   const look = answerTo(state, SAMPLE);

@@ -36,7 +36,7 @@ export function TankPanel() {
   const flat = staysAboard(vehicle, fuel.aboard);
   const behind = flat.pockets.filter((p) => p.kind === 'sill' && p.litres.hi > 0.2);
   const search = useBestTilt(vehicle, behind.length > 0);
-  const sentence = search.best ? tiltSentence(vehicle, search.best) : null;
+  const sentence = search.answer ? tiltSentence(vehicle, search.answer) : null;
   const table = vehicle.tank.shape.kind === 'table';
   const reach = tiltReach(vehicle);
   const spill = useMemo(
@@ -125,18 +125,18 @@ export function TankPanel() {
               {(sentence !== null && <Words of={sentence} />) ||
                 (search.progress !== null
                   ? `looking for the tilt that frees it, ${Math.round(search.progress * 100)} %`
-                  : search.best
+                  : search.answer
                     ? 'no tilt within reach of the jacks frees enough of it'
-                    : 'the search was stopped')}
+                    : (search.problem ?? 'the search was stopped'))}
             </p>
           </div>
           <div className="flex gap-3">
-            {search.best && sentence && (
+            {search.answer && sentence && (
               <button
                 type="button"
                 className="btn"
                 data-action="best-tilt"
-                onClick={() => setTilt(tilt.x === 0 && tilt.y === 0 ? search.best!.tilt : noTilt)}
+                onClick={() => setTilt(tilt.x === 0 && tilt.y === 0 ? search.answer!.tilt : noTilt)}
               >
                 {tilt.x === 0 && tilt.y === 0 ? 'Show it tipped' : 'Show it level'}
               </button>
@@ -146,7 +146,7 @@ export function TankPanel() {
                 Stop looking
               </button>
             )}
-            {search.progress === null && !search.best && (
+            {search.progress === null && !search.answer && (
               <button type="button" className="btn" onClick={search.again}>
                 Look for it
               </button>

@@ -1,4 +1,4 @@
-import { bindings, MORE_TILT, REACH } from '@iron-cradle/core';
+import { bindings, MORE_TILT, REACH, present } from '@iron-cradle/core';
 import type { Change, Foresight, Remedy } from '@iron-cradle/core/foresight';
 import { useState } from 'react';
 import { Link } from 'react-router';
@@ -27,7 +27,11 @@ export function AheadSheet({ open, onClose }: { open: boolean; onClose: () => vo
         await enter('surprise', { what: 'freed', key: `line:${change.line}`, more: change.mm });
       if (change.what === 'reach') await answer(REACH, change.mm, change.way);
       if (change.what === 'lower') {
-        const at = bindings(state).find((b) => b.key === `obstruction:${change.obstruction}`)!.limit.typ;
+        const at = present(
+          bindings(state).find((b) => b.key === `obstruction:${change.obstruction}`),
+          'obstruction',
+          `obstruction:${change.obstruction}`,
+        ).limit.typ;
         await enter('surprise', { what: 'holds', key: `obstruction:${change.obstruction}`, lets: at + change.mm });
       }
       if (change.what === 'tilt') await answer(MORE_TILT, change.mm);

@@ -42,9 +42,7 @@ const id = (key: string) => key.slice(key.indexOf(':') + 1);
 /** The one entry a stop becomes. */
 export function stopBody(
   stop: Stop,
-  bundle: Bundle,
-  tags: Record<string, number>,
-  wet: (key: string) => boolean,
+  { bundle, tags, wet }: { bundle: Bundle; tags: Record<string, number>; wet: (key: string) => boolean },
 ): Bodies['stopDone'] {
   const done = stop.actions.filter((a) => !bundle.unticked.includes(a.key));
   const off = [

@@ -12,7 +12,7 @@ import {
   type Stop,
   type Sentence,
 } from '@iron-cradle/core';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useEffect, useEffectEvent, useMemo, useRef, useState } from 'react';
 import { useJob, useTags } from '../../../log/useJob.ts';
 import { stopBody, useBundle } from './useBundle.ts';
 
@@ -25,11 +25,10 @@ export function useDescent() {
   const ahead = useMemo(() => planDescent(state), [state]);
   const stop: Stop = useMemo(() => {
     if (height === null || (isLevel(planned.pose) && height === planned.pose.f)) return planned;
-    return stopAt(
-      state,
-      { f: height, r: height },
-      height <= planned.pose.f && planned.kind === 'creep' ? 'creep' : 'stop',
-    );
+    return stopAt(state, {
+      pose: { f: height, r: height },
+      kind: height <= planned.pose.f && planned.kind === 'creep' ? 'creep' : 'stop',
+    });
   }, [state, planned, height]);
   const newest = state.newest;
   const bundle = useBundle(`${newest}/${stop.pose.f}/${stop.pose.r}`);
@@ -42,17 +41,15 @@ export function useDescent() {
   const watching = useRef(false);
 
   // After a surprise the change of plan is said in words, until the next entry. Being confirmed is no news.
-  const latest = useRef(planned);
-  latest.current = planned;
-  useEffect(() => {
-    const planned = latest.current;
+  const onNews = useEffectEvent(() => {
     if (watching.current) {
       setChanged(planChanged(before.current, planned, state.vehicle.ends));
       watching.current = false;
     } else setChanged([]);
     before.current = planned;
     setHeight(null);
-  }, [newest]);
+  });
+  useEffect(() => onNews(), [newest]);
 
   const line = (key: string) => state.vehicle.connections.find((c) => `line:${c.id}` === key);
   const wet = (key: string) => {
@@ -69,7 +66,7 @@ export function useDescent() {
 
   const confirm = async () => {
     if (stop.kind === 'held') return;
-    const body = stopBody(stop, bundle.bundle, tags, wet);
+    const body = stopBody(stop, { bundle: bundle.bundle, tags, wet });
     await enter(stop.kind === 'creep' ? 'crept' : 'stopDone', body);
   };
   const surprise = async (body: {
@@ -84,7 +81,7 @@ export function useDescent() {
   };
   const tautAt = async (key: string, at: number) => {
     watching.current = true;
-    const body = stopBody({ ...stop, pose: { f: at, r: at } }, bundle.bundle, tags, wet);
+    const body = stopBody({ ...stop, pose: { f: at, r: at } }, { bundle: bundle.bundle, tags, wet });
     await enter('crept', { ...body, taut: key });
   };
 

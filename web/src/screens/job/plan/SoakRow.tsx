@@ -1,16 +1,12 @@
-import { useEffect, useState } from 'react';
 import { useJob } from '../../../log/useJob.ts';
 import { CallRow } from './CallRow.tsx';
+import { useNow } from '../../../ui/useNow.ts';
 
 /** A soak runs by itself while other work goes on; the log keeps its clock. */
 export function SoakRow({ soak, why }: { soak: { what: string; minutes: number }; why: string }) {
   const { state, enter } = useJob();
   const running = state.waits.find((w) => w.what === soak.what);
-  const [now, setNow] = useState(Date.now());
-  useEffect(() => {
-    const timer = setInterval(() => setNow(Date.now()), 10_000);
-    return () => clearInterval(timer);
-  }, []);
+  const now = useNow(10_000);
   const left = running ? Math.ceil((Date.parse(running.started) + soak.minutes * 60_000 - now) / 60_000) : 0;
   return (
     <CallRow

@@ -15,7 +15,7 @@ export function Pressure() {
   const [value, setValue] = useState<Estimate | null>(null);
   const [on, setOn] = useState(false);
   const gauge = useInstruments(jobId).data?.some((i) => i.kind === 'pressureGauge') ?? false;
-  const live = useLive(jobId, 'pressureGauge', 'pressure', on && gauge);
+  const live = useLive({ jobId, kind: 'pressureGauge', channel: 'pressure', on: on && gauge });
   const read = state.pressure?.reading;
   const bar = live?.value ?? null;
   const shown = bar === null ? read : bar * 100;

@@ -136,7 +136,7 @@ export function JackCheck() {
         </span>{' '}
         from the {state.vehicle.ends[0]} end, under the middle of the weight.
       </p>
-      <VerdictView verdict={judgeJack(jack, centre, under, over)} />
+      <VerdictView verdict={judgeJack(jack, centre, { under, over })} />
     </div>
   );
 }

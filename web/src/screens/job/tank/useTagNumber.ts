@@ -1,10 +1,12 @@
-import { useEffect, useRef } from 'react';
+import { useEffect, useEffectEvent } from 'react';
 import type { JobState } from '@iron-cradle/core';
 
 /** Typing a tag's number anywhere opens it. */
 export function useTagNumber(state: JobState, open: (key: string) => void): void {
-  const current = useRef(state);
-  current.current = state;
+  const onNumber = useEffectEvent((tag: number) => {
+    const item = state.items.find((i) => i.tag === tag);
+    if (item) open(item.key);
+  });
   useEffect(() => {
     let digits = '';
     let timer: ReturnType<typeof setTimeout> | undefined;
@@ -20,9 +22,8 @@ export function useTagNumber(state: JobState, open: (key: string) => void): void
       digits += event.key;
       clearTimeout(timer);
       timer = setTimeout(() => {
-        const item = current.current.items.find((i) => i.tag === Number(digits));
+        onNumber(Number(digits));
         digits = '';
-        if (item) open(item.key);
       }, 500);
     };
     window.addEventListener('keydown', onKey);
@@ -30,5 +31,5 @@ export function useTagNumber(state: JobState, open: (key: string) => void): void
       clearTimeout(timer);
       window.removeEventListener('keydown', onKey);
     };
-  }, [open]);
+  }, []);
 }

@@ -2,7 +2,9 @@
 export type BasisKind =
   'published' | 'common practice' | 'from memory' | 'measured' | 'learned' | 'typical' | 'shop' | 'computed';
 
+/** Where a figure or a judgement comes from. */
 export interface Basis {
+  /** Of which sort it is. */
   kind: BasisKind;
   /** The document, for `published` and `from memory`; the formula, for `computed`. */
   source?: string;
@@ -10,13 +12,21 @@ export interface Basis {
   count?: number;
 }
 
+/** Somebody measured it here. */
 export const measured: Basis = { kind: 'measured' };
+/** Usual for the kind of thing. */
 export const typical: Basis = { kind: 'typical' };
+/** The shop set it. */
 export const shopRule: Basis = { kind: 'shop' };
+/** What people of the trade do; no source. */
 export const commonPractice: Basis = { kind: 'common practice' };
+/** Printed in a source that was at hand. @example published('ASTM D1250') */
 export const published = (source: string): Basis => ({ kind: 'published', source });
+/** From a source that was not at hand: to be looked up before it is trusted. @example fromMemory('NIOSH 94-110') */
 export const fromMemory = (source: string): Basis => ({ kind: 'from memory', source });
+/** Follows from other figures. @example computed('moments of shell and fuel') */
 export const computed = (source: string): Basis => ({ kind: 'computed', source });
+/** Seen on so many signed jobs. @example learned(3) */
 export const learned = (count: number): Basis => ({ kind: 'learned', count });
 
 /**

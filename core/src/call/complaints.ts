@@ -1,16 +1,21 @@
 import { present } from '../errors/index.ts';
 import type { Complaint } from '../order/index.ts';
 
+/** A complaint, and what it usually takes. */
 export interface ComplaintKind {
+  /** Its id. */
   id: Complaint;
+  /** As people say it. */
   name: string;
   /** The cheapest test that shows it, before a bolt is touched and again at the end. Common practice, no source. */
   test: string;
+  /** How long that test takes, min. */
   minutes: number;
   /** Why this test first. */
   why: string;
 }
 
+/** Every complaint that brings a tank down, with the test that comes before the tank. */
 export const complaintKinds: readonly ComplaintKind[] = [
   {
     id: 'pump',
@@ -63,6 +68,7 @@ export const complaintKinds: readonly ComplaintKind[] = [
   },
 ];
 
+/** What is known of a complaint. @example complaintOf('pump').name */
 export const complaintOf = (id: Complaint): ComplaintKind =>
   present(
     complaintKinds.find((kind) => kind.id === id),

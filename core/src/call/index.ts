@@ -15,9 +15,13 @@ export { complaintKinds, complaintOf } from './complaints.ts';
 
 /** What a technician should know before touching a bolt. */
 export interface Call {
+  /** The answer in one line. */
   headline: string;
+  /** Who may take it off the jack as it stands. */
   now: Handling;
+  /** And once all was taken out that comes out. */
   drained: Handling;
+  /** Litres aboard. */
   aboard: Estimate;
   /** Litres to take out so that it is light enough for one, whatever is true. */
   takeOut: { litres: Estimate; enough: boolean };
@@ -25,13 +29,17 @@ export interface Call {
   wayOut: { way: DrainWay; cans: number } | null;
   /** Down, bench left out, and up again. */
   minutes: Estimate;
+  /** The test that comes before the tank. */
   test: ComplaintKind;
   /** Ways in compared, the quickest first, and when another one wins. */
   waysIn: WayIn[];
+  /** When another way in wins; null where none does. */
   breakEven: string | null;
   /** At most three, only those whose answer changes the call. */
   questions: CallQuestion[];
+  /** What could end the job half-way, the surest first. */
   couldStop: CouldStop[];
+  /** What soaks meanwhile, and for how long; null where nothing is tight. */
   soak: { what: string; minutes: number } | null;
   /** Each line's why: what went into it. */
   why: Record<'takeOut' | 'minutes' | 'test' | 'couldStop' | 'soak' | 'mass', Sentence>;

@@ -10,8 +10,11 @@ import { safeFillToday, fuelCelsius } from '../tank/index.ts';
 import { BLOCKS, estimateOf, SLACK, splitKey, VARIANT } from '../vehicle/index.ts';
 import { lowerMinutes, waysIn } from '../waysIn/index.ts';
 
+/** A question that changes the call, and how it is put. */
 export interface CallQuestion {
+  /** Which one, and of what. */
   id: string;
+  /** As it is asked. */
   text: Sentence;
   /** What its answer decides. */
   decides: Sentence;

@@ -8,18 +8,23 @@ import type { Verdict } from '../verdict/index.ts';
 /** One way of taking the pressure out. */
 export type SchoolId = 'runDry' | 'bleed' | 'capOnly' | 'ownProcedure';
 
+/** A way of taking the pressure out, step by step. */
 export interface School {
+  /** Which one. */
   id: SchoolId;
+  /** As people call it. */
   name: string;
   /** In order. */
   steps: string[];
   /** Where it stands against battery and scan tool. */
   order: string;
+  /** What can hurt on the way. */
   cautions: string[];
   /** What counts as proof: a reading, or this. */
   proof: { instead: 'engineDied' | 'noSpurt' | 'capOnly' | null; words: string };
   /** Why not here; null where it may be used. */
   cannot: string | null;
+  /** How long it takes, min. */
   minutes: number;
 }
 

@@ -37,12 +37,15 @@ export const QUICK_TEST: Question<string | number> = {
   some: [0.4, 'open'],
 };
 
+/** A quick test and what it read. */
 export interface TestState {
+  /** The test. */
   test: QuickTest;
   /** Null until it was run. */
   judged: Judged | null;
 }
 
+/** What was tested before a bolt is touched, and what follows. */
 export interface Diagnosis {
   /** Not yet run first, those that decide most a minute on top; then those that were. */
   tests: TestState[];

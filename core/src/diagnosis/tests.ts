@@ -6,22 +6,29 @@ import type { Verdict } from '../verdict/index.ts';
 /** Where a reading points: into the tank, elsewhere, or nowhere yet. */
 type Points = 'tank' | 'elsewhere' | 'nowhere';
 
+/** What a reading says. */
 export interface Judged {
+  /** Good: it points to the tank or is sound; bad: mend something else first. */
   verdict: Verdict;
+  /** Where it points. */
   points: Points;
 }
 
 /** A quick test before a bolt is touched. */
 export interface QuickTest {
+  /** Its id. */
   id: string;
+  /** As people call it. */
   name: string;
+  /** How long it takes, min. */
   minutes: number;
+  /** Where the leads go and what to do. */
   how: string;
   /** What is read: a quantity, or one of some words. */
   reads:
     | { dimension: 'voltage' | 'resistance'; unit: string; open?: boolean }
     | { words: { value: string; label: string }[] };
-  /** @param value SI number, or the word that was chosen */
+  /** What a reading says: an SI number, or the word that was chosen. */
   judge: (value: number | string, vehicle: VehicleFile) => Judged;
 }
 

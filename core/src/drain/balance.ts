@@ -4,21 +4,29 @@ import { contradict, exactly, narrow, subtract, type Estimate } from '../estimat
 import { COUNT_ERROR, type Witness } from '../tank/index.ts';
 import type { Verdict } from '../verdict/index.ts';
 
+/** Every litre accounted for; litres. */
 export interface Balance {
-  /** Aboard before the first litre came out, and after the last, by witnesses of their own; null where there is none. */
+  /** Aboard before the first litre came out, by a witness of its own; null where there is none. */
   before: Estimate | null;
+  /** Aboard after the last litre came out, by a witness of its own; null where there is none. */
   after: Estimate | null;
-  /** In cans, spilled, back in, disposed of, come in by itself; litres. */
+  /** Taken out into cans. */
   out: number;
+  /** Spilled. */
   spilled: number;
+  /** Put back in. */
   returned: number;
+  /** Given away for disposal. */
   disposed: number;
+  /** Come in from a second tank by itself. */
   fedIn: number;
+  /** Filled in new. */
   filled: number;
   /** Of what came out, still standing in cans. */
   inCans: number;
   /** What before and after leave unexplained; above zero: more is missing than was counted out. */
   open: Estimate | null;
+  /** Does it come out even? */
   verdict: Verdict;
 }
 

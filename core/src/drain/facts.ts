@@ -20,6 +20,7 @@ export function kitOf(kit: { transferPump: number | null; siphonBore: number | n
   };
 }
 
+/** What a shop has to drain with before it says otherwise. */
 export const startingKit: DrainKit = {
   transferPump: { lo: 4, typ: 7, hi: 10, basis: commonPractice },
   siphon: { bore: 0.01, length: 2 },

@@ -34,6 +34,7 @@ function colebrook(reynolds: number, roughness: number): number {
   return 1 / (x * x);
 }
 
+/** A hose that fuel runs through. */
 export interface Hose {
   /** m inside */
   bore: number;

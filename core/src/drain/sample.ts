@@ -2,8 +2,10 @@ import { commonPractice, fromMemory } from '../basis/index.ts';
 import { WATER_HELD, type FuelKind } from '../fluid/index.ts';
 import type { Verdict } from '../verdict/index.ts';
 
+/** How a sample in glass looks. */
 export type SampleLook = 'clear' | 'haze' | 'water' | 'sediment' | 'crystals' | 'varnish' | 'slime';
 
+/** Every look, as people call it, and what shows. */
 export const sampleLooks: readonly { id: SampleLook; name: string; shows: string }[] = [
   { id: 'clear', name: 'Clear', shows: 'as the clean one beside it' },
   { id: 'haze', name: 'Hazy', shows: 'cannot be read through' },

@@ -13,8 +13,11 @@ import { capShutStopsAfter } from './limits.ts';
 
 type DrainWayId = 'transferPump' | 'siphon' | 'plug' | 'ownPump' | 'otherTank' | 'road';
 
+/** A way of getting the fuel out of this tank. */
 export interface DrainWay {
+  /** Which one. */
   id: DrainWayId;
+  /** As people call it. */
   name: string;
   /** From start to finish, min. */
   minutes: Estimate;
@@ -24,7 +27,9 @@ export interface DrainWay {
   stays: Estimate;
   /** Why it cannot be here; null where it can. */
   cannot: Sentence | null;
+  /** Where the hose goes. */
   how: string;
+  /** What can hurt, or break. */
   caution: string;
 }
 

@@ -3,6 +3,7 @@ import { commonPractice, computed, fromMemory } from '../basis/index.ts';
 import { InputError } from '../errors/index.ts';
 import { estimate, type Estimate } from '../estimate/index.ts';
 
+/** What a tank is filled with. */
 export type FuelKind = 'petrol' | 'e85' | 'ethanol' | 'diesel' | 'biodiesel';
 
 interface Fuel {

@@ -15,7 +15,9 @@ import { stuck } from './stuck.ts';
 
 /** A way in two figures. */
 export interface Way {
+  /** Minutes of the way down. */
   minutes: number;
+  /** Stops on it, the start not counted. */
   stops: number;
 }
 
@@ -23,13 +25,17 @@ export interface Way {
 export interface Foresight {
   /** By how the ranges turn out. */
   ways: Record<View, Way | null>;
+  /** Minutes down: least, likely, most; null where there is no way. */
   minutes: Span | null;
+  /** Is there a way, whatever is true? */
   verdict: Verdict;
   /** What the plan asks of each that is still on, with what is known of it. mm */
   asks: { key: string; name: string; mm: number; lo: number; hi: number }[];
+  /** Unknowns whose answer changes the plan, those that change most first. */
   matters: Matter[];
   /** The conflict in one sentence, null where there is a way if all is as likely. */
   conflict: Sentence | null;
+  /** Changes that make a way where there is none, the least first. */
   remedies: Remedy[];
 }
 

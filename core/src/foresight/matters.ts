@@ -6,10 +6,13 @@ import { changed, type Change } from './change.ts';
 
 /** An unknown whose answer changes the plan. */
 export interface Matter {
+  /** Ledger key of the thing. */
   key: string;
+  /** As people call it. */
   name: string;
   /** The range it is known in now, mm. */
   lo: number;
+  /** The most it may be, mm. */
   hi: number;
   /** Minutes between the plans at its two ends; null where one end has no way at all, which outranks any minutes. */
   minutes: number | null;

@@ -10,6 +10,7 @@ import { stuck } from './stuck.ts';
 
 /** A change that makes a way, with what it takes. */
 export interface Remedy {
+  /** What is changed. */
   changes: Change[];
   /** The least whole mm with which there is a way. */
   mm: number;

@@ -3,13 +3,17 @@ import { judgeJoints, judgeMass, judgePressureOut, judgeThings, judgeWitnesses }
 import type { GateFactsToJudge } from './facts.ts';
 import type { GateNumber } from './slice.ts';
 
+/** One question of a gate: asked, or judged from the log. */
 export interface GateItem {
+  /** Its id. */
   id: string;
   /** One word on the rail. */
   short: string;
+  /** As it is asked. */
   question: string;
   /** The caution where the hand is about to move. */
   caution: string;
+  /** Answers to choose from, with what each is taken as; empty where it is judged. */
   answers: { value: string; label: string; outcome: Verdict['outcome']; says: string; next?: string }[];
   /** Judged from the log instead of being asked. */
   judge?: (state: GateFactsToJudge) => Verdict;
@@ -24,6 +28,7 @@ const yesNo = (yes: string, no: string, next: string): GateItem['answers'] => [
 
 const service = 'The service information for this vehicle and local codes come first.';
 
+/** Each gate, by what it stands before. */
 export const gateTitles: Record<GateNumber, string> = {
   1: 'before anything is opened',
   2: 'before the supports come off',
@@ -31,6 +36,7 @@ export const gateTitles: Record<GateNumber, string> = {
   4: 'before key on at the test stop',
 };
 
+/** What each gate asks, in order. */
 export const gateItems: Record<GateNumber, GateItem[]> = {
   1: [
     {

@@ -4,11 +4,15 @@ import type { GateFactsToJudge } from './facts.ts';
 import { gateItems, type GateItem } from './items.ts';
 import type { GateNumber } from './slice.ts';
 
+/** A question of a gate, and how it stands. */
 export interface JudgedItem {
+  /** The question. */
   item: GateItem;
+  /** How it stands. */
   verdict: Verdict;
   /** Passed: good, a look, or excepted by the lead. */
   through: boolean;
+  /** Who let it through all the same, and why; null where nobody did. */
   excepted: { reason: string; lead: string } | null;
 }
 

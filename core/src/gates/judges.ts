@@ -11,6 +11,7 @@ import type { GateFactsToJudge } from './facts.ts';
 
 /** Gate items that are judged from the log instead of being asked. */
 
+/** Do two sources agree about the litres? @example judgeWitnesses(state).outcome // 'unknown' with one source */
 export function judgeWitnesses(state: GateFactsToJudge): Verdict {
   const { sources, contradictions, aboard } = state.fuel;
   const figure = [litres(aboard.lo, aboard.hi)];
@@ -58,10 +59,12 @@ export function judgePressureOut(state: GateFactsToJudge): Verdict {
   );
 }
 
+/** Can it be held by those who hold it? @example judgeMass(state).outcome // 'bad' above what two may lift */
 export function judgeMass(state: GateFactsToJudge): Verdict {
   return judgeHandling(tankMass(state.vehicle, state.fuel.aboard, fuelCelsius(state)), state.shop).verdict;
 }
 
+/** Is everything off that has to be? @example judgeThings(state).reasons[0]?.text */
 export function judgeThings(state: GateFactsToJudge): Verdict {
   const inside = state.items.filter((item) => item.kind === 'thing' && item.state === 'open');
   if (inside.length === 0)
@@ -94,6 +97,7 @@ export function jointsDueHere(state: GateFactsToJudge): LedgerItem[] {
   });
 }
 
+/** Was every joint looked at while it could be seen? @example judgeJoints(state).outcome // 'bad' where one was not */
 export function judgeJoints(state: GateFactsToJudge): Verdict {
   const due = jointsDueHere(state);
   if (due.length === 0)

@@ -6,6 +6,7 @@ import type { Verdict } from '../verdict/index.ts';
 /** NIOSH revised lifting equation, Applications Manual 94-110; written from memory of the document. */
 const NIOSH = fromMemory('NIOSH 94-110, revised lifting equation');
 
+/** A lift as the lifting equation asks for it. */
 export interface LiftMetric {
   /** Hands from the ankles, cm: 25 to 63. */
   horizontal: number;
@@ -17,6 +18,7 @@ export interface LiftMetric {
   asymmetry: number;
   /** Multipliers of how often and how well it is gripped, 0 to 1. */
   frequency: number;
+  /** Multiplier of how well it is gripped, 0 to 1. */
   coupling: number;
 }
 

@@ -27,10 +27,13 @@ export function tankMass(file: VehicleFile, litres: Estimate, celsius = 15): Est
 
 type Hands = 'alone' | 'two' | 'neither';
 
+/** Who may take a load off the jack. */
 export interface Handling {
+  /** Shell and fuel, kg. */
   mass: Estimate;
   /** Who may take it off the jack for certain. */
   hands: Hands;
+  /** Judged at the heavy end. */
   verdict: Verdict;
 }
 

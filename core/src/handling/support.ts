@@ -211,6 +211,7 @@ export function postBalance(axles: Axles, tank: Estimate): PostBalance {
   return { before, after, verdict: { outcome: 'good', reasons, next: [`a stand under the ${far} end all the same`] } };
 }
 
+/** How the tank leaves from under the vehicle. */
 export type ExitWay = 'overJack' | 'flat' | 'board' | 'under';
 
 /** Room left over the jack, and what a board or a creeper takes; mm, common practice, no source. */

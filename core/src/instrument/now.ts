@@ -20,7 +20,12 @@ export const BLEEDING = 'pressure let out';
 /** How fast it falls once it is let out: to a third in so many seconds. */
 const BLEED_SECONDS = 5;
 
-/** @param at ms since the epoch */
+/**
+ * What is really so at a moment: what the log says was done, and what time did since.
+ *
+ * @param at ms since the epoch
+ * @example nowOf(truth, state, Date.now()).pressure // bar
+ */
 export function nowOf(truth: HiddenTruth, state: JobState, at: number): Now {
   const out = state.containers.reduce((sum, c) => sum + c.litres, 0);
   const before = Math.max(0, truth.litres - litresOut(state) + litresIn(state));

@@ -1,28 +1,41 @@
 /** Instruments a shop may own. */
 export type InstrumentKind = 'pressureGauge' | 'gasMeter' | 'multimeter' | 'scanTool' | 'flowCounter' | 'scale';
 
+/** One thing an instrument reads. */
 export interface Channel {
+  /** Its id. */
   id: string;
+  /** Where it is read. */
   name: string;
+  /** Unit of its readings. */
   unit: string;
   /** Smallest step it shows, and the ends of its range, in its unit. */
   resolution: number;
+  /** Least and most it shows, in its unit. */
   range: [number, number];
   /** Standard deviation of its noise, in its unit. */
   noise: number;
 }
 
+/** An instrument of the shop. */
 export interface Instrument {
+  /** Of which sort. */
   kind: InstrumentKind;
+  /** As people call it. */
   name: string;
+  /** What it reads. */
   channels: readonly Channel[];
 }
 
+/** One reading, as the instrument shows it. */
 export interface Reading {
+  /** Which instrument. */
   kind: InstrumentKind;
+  /** Which of its channels. */
   channel: string;
   /** As shown: rounded to its resolution; null when it shows nothing (open) or is over its range. */
   value: number | null;
+  /** Unit of the value. */
   unit: string;
   /** What stands on its face. */
   text: string;

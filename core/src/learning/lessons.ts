@@ -19,7 +19,9 @@ export interface Lesson {
   what: string;
   /** The figure that was seen, mm. */
   seen: number;
+  /** What the file said; null where it said nothing. */
   before: Range | null;
+  /** What it says from now on. */
   after: Range;
 }
 

@@ -3,6 +3,7 @@ import type { Verdict } from '../verdict/index.ts';
 
 /** What is cut and can't be made whole again. */
 export const cutKinds = ['hose', 'pipe', 'clamp', 'fastener', 'body'] as const;
+/** Something that is cut open to get at the tank. */
 export type CutKind = (typeof cutKinds)[number];
 
 /** What is tried before each, the gentlest first. Common practice, no source. */

@@ -1,9 +1,13 @@
 import type { Complaint } from '../order/index.ts';
 import { answerTo, askChoice, type Answered } from '../questions/index.ts';
 
+/** A new part to be held against the old one. */
 export interface Compared {
+  /** Id of what is needed. */
   id: string;
+  /** As people call it. */
   name: string;
+  /** What to look at. */
   why: string;
   /** Old against new; `carry`: goes over from the old part; null: nobody looked. */
   is: 'same' | 'different' | 'carry' | 'carried' | null;

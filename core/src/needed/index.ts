@@ -13,20 +13,30 @@ import { compareOpen } from './compare.ts';
 export { compareList, COMPARE, type Compared } from './compare.ts';
 export { onceOrder } from './once.ts';
 
+/** When something is needed. */
 export type NeededRule = 'always' | 'ifBad' | 'mayBreak' | 'carryOver' | 'use';
 
+/** A part, tool or hose that the job needs. */
 export interface Needed {
+  /** Its id. */
   id: string;
+  /** As people call it. */
   name: string;
+  /** Of which sort. */
   kind: 'part' | 'tool' | 'hose';
+  /** When it is needed. */
   rule: NeededRule;
+  /** Pieces, or litres. */
   count: number;
+  /** What brings it onto the list. */
   why: Sentence;
+  /** Did somebody see it here? */
   here: 'yes' | 'no' | 'unknown';
   /** Pieces that came against pieces ordered, where somebody counted. */
   kit: Verdict | null;
 }
 
+/** When something is needed, in words. */
 export const ruleWord: Record<NeededRule, string> = {
   always: 'always replaced',
   ifBad: 'replaced if found bad',
@@ -238,8 +248,11 @@ function kitOf(state: NeededFacts, n: Omit<Needed, 'here' | 'kit'>): Verdict | n
   return { outcome: 'good', reasons: [{ ...reason, text: `${n.name}: as ordered` }], next: [] };
 }
 
+/** Something that could end the job half-way. */
 export interface CouldStop {
+  /** What it is. */
   text: string;
+  /** What is known of it. */
   why: Sentence;
 }
 

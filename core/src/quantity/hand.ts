@@ -10,6 +10,7 @@ interface HandUnit {
 /** mm either way */
 export const HAND_ERROR = 10;
 
+/** Measures a person carries along; typical figures, common practice, no source. */
 export const handUnits: readonly HandUnit[] = [
   { word: 'finger', typ: 20 },
   { word: 'two fingers', typ: 40 },

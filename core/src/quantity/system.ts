@@ -2,6 +2,7 @@ import { inchFraction, plainNumber } from './write.ts';
 
 /** The units a person reads; `both` has millimetres with inches beside them. */
 export const unitSystems = ['metric', 'us', 'both'] as const;
+/** One of those. */
 export type UnitSystem = (typeof unitSystems)[number];
 
 /** A length as a person reads it. */

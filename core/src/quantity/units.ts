@@ -1,5 +1,6 @@
 import { InputError } from '../errors/index.ts';
 
+/** What is measured. */
 export type Dimension =
   | 'length'
   | 'mass'
@@ -20,7 +21,9 @@ export interface Unit {
   symbol: string;
   /** Accepted spellings, lower case, no spaces. */
   names: readonly string[];
+  /** SI per unit. */
   factor: number;
+  /** SI at zero of this unit, where that is not zero. */
   offset?: number;
 }
 
@@ -111,5 +114,7 @@ export function findUnit(dimension: Dimension, spelling: string, field: string):
   throw new InputError(field, spelling, `a unit of ${dimension}: ${known}`);
 }
 
+/** A value written in a unit, in SI. @example toSI(50, psi) // 344 738 Pa */
 export const toSI = (value: number, unit: Unit): number => value * unit.factor + (unit.offset ?? 0);
+/** A value in SI, in a unit. @example fromSI(344_738, psi) // 50 */
 export const fromSI = (value: number, unit: Unit): number => (value - (unit.offset ?? 0)) / unit.factor;

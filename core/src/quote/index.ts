@@ -13,6 +13,7 @@ import { lowerMinutes, type WaysInFacts } from '../waysIn/index.ts';
 
 /** What the shop takes; null where it has not said. */
 export interface ShopPrices {
+  /** In which the prices are; written as the shop writes it. */
   currency: string;
   /** Per hour. */
   hour: number | null;
@@ -20,26 +21,36 @@ export interface ShopPrices {
   disposal: number | null;
 }
 
+/** What a line of a quote is for. */
 export type QuoteKind = 'work' | 'spread' | 'part' | 'option' | 'disposal' | 'wait';
 
+/** One line of a quote. */
 export interface QuoteLine {
+  /** What it is for. */
   kind: QuoteKind;
+  /** As the customer reads it. */
   what: string;
   /** Hours, pieces, litres or hours of waiting. */
   amount: Estimate;
+  /** Unit of the amount. */
   unit: 'h' | 'pc' | 'L';
   /** In the shop’s currency; null where a price is missing. */
   price: Estimate | null;
+  /** Where the amount comes from. */
   why: Sentence;
 }
 
+/** What a job is likely to cost. */
 export interface Quote {
+  /** Line by line. */
   lines: QuoteLine[];
+  /** Hours of work. */
   hours: Estimate;
   /** All that is not an option; null while a price is missing. */
   sum: Estimate | null;
   /** What has no price yet. */
   missing: string[];
+  /** As the shop writes it. */
   currency: string;
 }
 

@@ -27,10 +27,13 @@ interface Observation {
 
 /** What the simulated person and jack are like; zero for a perfect one. mm */
 export interface Hands {
+  /** How far the jack goes past where it was told. */
   overshoot: number;
+  /** How far out the eye is. */
   eye: number;
 }
 
+/** A usual jack and a usual eye; common practice, no source. */
 export const realHands: Hands = { overshoot: 10, eye: 10 };
 
 /**

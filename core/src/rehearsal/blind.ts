@@ -3,7 +3,9 @@ import type { Truth } from '../truth/index.ts';
 
 /** Without a plan, what people do: 25 mm at a time, part whatever a hand then gets to, look at nothing. */
 export interface Blind {
+  /** Lines that went past their slack. */
   pulled: string[];
+  /** Steps it took. */
   stops: number;
 }
 

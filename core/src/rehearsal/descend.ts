@@ -7,17 +7,23 @@ import { keyOf, lineOf, type VehicleFile } from '../vehicle/index.ts';
 import { answer, realHands, type Hands } from './answer.ts';
 import type { Truth } from '../truth/index.ts';
 
+/** How a rehearsed descent went. */
 export interface Descent {
   /** `out`: on the ground; `held`: something holds that nobody could free; `pulled`: a line went past its slack. */
   end: 'out' | 'held' | 'pulled';
+  /** Moves between stops. */
   stops: number;
+  /** Moves with hand and eye on a line. */
   creeps: number;
   /** What was told beyond “all as said”: lines named tight or nearly, surprises. */
   answers: number;
+  /** Lines that went past their slack. */
   pulled: string[];
+  /** Things the tank ran into. */
   struck: string[];
   /** What held at the end. */
   heldBy: string | null;
+  /** The job at the end. */
   state: JobState;
   /** Everything that was entered. */
   log: Entry[];

@@ -13,14 +13,17 @@ const hundredths = (minutes: number, field: string): number => {
   return Math.round(minutes * 100);
 };
 
+/** What a way costs in the order of the search: minutes first, then minutes of a second person. @throws InputError above 600 minutes @example wayCost(way, model) */
 export const wayCost = (way: RouteWay, model: RouteModel): number => {
   const more = way.people > 1 ? model.helperMinutes : 0;
   const minutes = hundredths(way.minutes + more, `${way.id}.minutes`);
   return minutes * MINUTES + (way.people > 1 ? hundredths(way.minutes, `${way.id}.minutes`) : 0);
 };
 
+/** What a move costs: its minutes, and that it is one. @throws InputError above 600 minutes @example moveCost(model) */
 export const moveCost = (model: RouteModel): number => hundredths(model.moveMinutes, 'moveMinutes') * MINUTES + MOVES;
 
+/** What it costs more where the tilt changes. @throws InputError above 600 minutes @example tiltCost(model) */
 export const tiltCost = (model: RouteModel): number => hundredths(model.tiltMinutes, 'tiltMinutes') * MINUTES;
 
 /** Back to what people count. */

@@ -9,6 +9,7 @@ export interface Group {
   broken: [number, number];
   /** Which tilts, two words of bits, and the pose at each. */
   tilts: [number, number];
+  /** The pose at each tilt. */
   poses: (Pose | undefined)[];
 }
 

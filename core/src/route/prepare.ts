@@ -22,24 +22,35 @@ interface PreparedWay {
 
 /** The model sorted by id and turned into bits. */
 export interface Prepared {
+  /** mm from end to end. */
   length: number;
+  /** mm free below it. */
   clear: number;
+  /** Every tilt it may hang in, mm of the second end below the first. */
   tilts: number[];
+  /** Ids of the things, sorted. */
   things: string[];
+  /** Every way of every thing. */
   ways: PreparedWay[];
   /** Indexes of each thing's ways. */
   waysOf: number[][];
+  /** Ceilings: where, how low (mm), and the things that free it. */
   limits: { x: number; at: number; freed: [number, number] }[];
+  /** What must be done. */
   must: [number, number];
   /** By thing: things whose ways need it in place. */
   neededBy: [number, number][];
   /** Sum of the cheapest ways of all that must be done. */
   base: number;
+  /** Cost of a move. */
   move: number;
+  /** Cost of a change of tilt. */
   tilt: number;
 }
 
+/** Is number `i` in the set, two words of 32 bits? @example bit([2, 0], 1) // true */
 export const bit = (set: readonly [number, number], i: number): boolean => (set[i >> 5]! & (1 << (i & 31))) !== 0;
+/** Puts number `i` into the set. @example add(set, 33) */
 export const add = (set: [number, number], i: number): void => void (set[i >> 5]! |= 1 << (i & 31));
 const byId = <T extends { id: string }>(a: T, b: T): number => (a.id < b.id ? -1 : a.id > b.id ? 1 : 0);
 

@@ -5,14 +5,17 @@ import type { Prepared } from './prepare.ts';
 export interface State {
   /** Paid so far above the cheapest ways of all that must be done. */
   cost: number;
+  /** What is done, two words of bits. */
   done: [number, number];
   /** By thing: the cheapest way reached at an earlier stop and not paid, plus one; 0 where there is none. */
   option: Int16Array;
   /** By thing: at which stop that was. */
   optionAt: Uint8Array;
+  /** Tilts it may hang in here, two words of bits. */
   tilts: [number, number];
   /** Number of the stop. */
   depth: number;
+  /** What this stop reaches; null at the start. */
   group: Group | null;
   /** Done at this stop, in order. */
   uses: number[];
@@ -20,10 +23,13 @@ export interface State {
   late: { way: number; depth: number }[];
   /** The tilt did not change on the way here. */
   sameTilt: boolean;
+  /** Where it came from. */
   parent: State | null;
+  /** Is everything done and the goal reached? */
   goal: boolean;
 }
 
+/** A copy that can be changed. @example fork(state).uses.push(3) */
 export const fork = (s: State): State => ({
   ...s,
   done: [s.done[0], s.done[1]],
@@ -37,6 +43,7 @@ export const fork = (s: State): State => ({
 export const within = (a: readonly [number, number], b: readonly [number, number]): boolean =>
   (a[0] & ~b[0]) === 0 && (a[1] & ~b[1]) === 0;
 
+/** Have the two nothing in common? @example disjoint([1, 0], [2, 0]) // true */
 export const disjoint = (a: readonly [number, number], b: readonly [number, number]): boolean =>
   (a[0] & b[0]) === 0 && (a[1] & b[1]) === 0;
 

@@ -2,7 +2,9 @@ import type { Point3 } from './types.ts';
 
 /** A closed surface of triangles, counter-clockwise from outside. Vertices in mm. */
 export interface Mesh {
+  /** Corners, x, y, z in turn, mm. */
   vertices: Float64Array;
+  /** Three corners a triangle, counter-clockwise from outside. */
   triangles: Uint32Array;
 }
 

@@ -2,8 +2,11 @@ import type { BoxShape, TankShape } from './types.ts';
 
 /** A tank as a profile drawn out in the other direction: along which it runs, its points (that and z), how deep. */
 export interface Outline {
+  /** Along which it runs. */
   axis: 'x' | 'y';
+  /** Its corners: that axis and z, mm. */
   points: [number, number][];
+  /** How far it is drawn out, mm. */
   depth: number;
   /** A box below the floor: from, to in x, y and z. */
   sump: { x: [number, number]; y: [number, number]; top: number } | null;

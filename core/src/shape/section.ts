@@ -1,6 +1,7 @@
 import { solidOf } from './solid.ts';
 import { upOf, type TankShape, type Tilt } from './types.ts';
 
+/** Along the tank, or across it. */
 export type Axis = 'x' | 'y';
 type Flat = [number, number];
 

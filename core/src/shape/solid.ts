@@ -21,11 +21,15 @@ interface Portal {
 
 /** A tank as one closed mesh, and as cells with the openings between them. */
 export interface Solid {
+  /** The profile it was drawn out from. */
   outline: Outline;
+  /** Its closed surface. */
   mesh: Mesh;
   /** mm³ */
   volume: number;
+  /** Its parts, each without a sill inside. */
   cells: Cell[];
+  /** Where fuel passes from one to another. */
   portals: Portal[];
 }
 

@@ -4,10 +4,13 @@ import { solidOf } from './solid.ts';
 import { cellAt, trappedVolume } from './trapped.ts';
 import { noTilt as flat, upOf, type Point3, type TankShape, type Tilt } from './types.ts';
 
+/** The tilt that lets most of the fuel out. */
 export interface BestTilt {
+  /** Degrees both ways. */
   tilt: Tilt;
   /** Litres that stay then, and those that stay level. */
   stays: number;
+  /** Litres that stay level. */
   level: number;
 }
 

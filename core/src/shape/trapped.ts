@@ -4,7 +4,9 @@ import { below, volumeBelow } from './mesh.ts';
 import { solidOf, type Solid } from './solid.ts';
 import { noTilt as flat, upOf, type Point3, type TankShape, type Tilt } from './types.ts';
 
+/** Fuel that stays in one place. */
 export interface Pocket {
+  /** How much. */
   litres: number;
   /** Middle of what stays there, mm. */
   centroid: Point3;
@@ -14,7 +16,9 @@ export interface Pocket {
   cells: number[];
 }
 
+/** Fuel that no draining takes at a tilt. */
 export interface Trapped {
+  /** How much in all. */
   litres: number;
   /** The largest first. */
   pockets: Pocket[];

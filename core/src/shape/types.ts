@@ -9,6 +9,7 @@ interface Measures {
 
 /** A box, its floor shorter than its roof by the tapers, with a sump below the floor where there is one. */
 export interface BoxShape extends Measures {
+  /** Its kind. */
   kind: 'box';
   /** How much shorter the floor is than the roof, at the first and the second end. */
   taper?: { first: number; second: number };
@@ -37,7 +38,9 @@ interface LobesShape extends Measures {
 
 /** Level against volume as somebody measured it: mm above the lowest point, litres. */
 export interface TableShape extends Measures {
+  /** Its kind. */
   kind: 'table';
+  /** Level (mm) and litres, rising. */
   rows: [number, number][];
 }
 
@@ -46,10 +49,13 @@ export type Point3 = readonly [number, number, number];
 
 /** Degrees. x above zero: the second end is lower; y above zero: the far side is lower. */
 export interface Tilt {
+  /** Along the tank. */
   x: number;
+  /** Across it. */
   y: number;
 }
 
+/** Level both ways. */
 export const noTilt: Tilt = { x: 0, y: 0 };
 
 /** Upright as seen from a tilted tank, a unit vector. */

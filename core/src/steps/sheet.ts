@@ -11,21 +11,27 @@ import { stepsOf } from './steps.ts';
 
 /** A stop as it stands on paper. */
 export interface SheetStop {
+  /** Its number. */
   n: number;
   /** mm of the two ends. */
   pose: Pose;
   /** “40 mm, two fingers”. */
   height: string;
+  /** What is done there, a line each. */
   steps: string[];
 }
 
 /** The plan on one page. */
 export interface PlanSheet {
+  /** As people call it. */
   vehicle: string;
   /** What the figures of the plan are taken as: true whatever is true, or only as likely. */
   certain: boolean;
+  /** Minutes down: least, likely, most; null where there is no way. */
   minutes: Span | null;
+  /** Stops down. */
   down: SheetStop[];
+  /** Stops up. */
   up: SheetStop[];
   /** What each must let for the plan to hold, mm. */
   asks: { name: string; mm: number }[];

@@ -29,5 +29,7 @@ const making: Record<Fitting, string> = {
   other: 'pull on it, look at it',
 };
 
+/** How a line comes off, by its fitting. @example partingHint(line) // 'push, press both tabs, pull' */
 export const partingHint = (line: Connection): string => parting[line.fitting];
+/** How a line goes on, by its fitting. @example makingHint(line) // 'push until it clicks, then pull' */
 export const makingHint = (line: Connection): string => making[line.fitting];

@@ -4,6 +4,7 @@ import { InputError } from '../errors/index.ts';
 /** A place in the upright plane of a line, mm: along, and up. */
 export type Place = readonly [number, number];
 
+/** A line laid out with a string: where it is held, where it ends, what it runs over. */
 export interface StringLine {
   /** The last clip that holds it. */
   clip: Place;
@@ -15,11 +16,13 @@ export interface StringLine {
   over?: readonly Place[];
 }
 
+/** What a string says of a line. */
 export interface StringSlack {
   /** Drop of the port at which the line pulls tight, mm. */
   slack: number;
   /** The last rail it touches then, or the clip. */
   turnsAt: Place;
+  /** Worked out from the string. */
   basis: Basis;
 }
 

@@ -6,16 +6,21 @@ type ActionType = 'part' | 'unclip' | 'clear' | 'support';
 
 /** One thing to take off at a stop. */
 export interface Action {
+  /** What is done. */
   type: ActionType;
   /** Ledger key. */
   key: string;
+  /** As people call it. */
   name: string;
   /** The way it is done; null for supports. */
   way: string | null;
   /** Both ends are to be capped at once. */
   cap: boolean;
+  /** How many people it takes. */
   people: number;
+  /** What to have in hand. */
   tools: string[];
+  /** How long it takes. */
   minutes: Estimate;
   /** Technique or caution, short. */
   hint: string;
@@ -37,9 +42,13 @@ type StopKind =
 
 /** A stop on the way down. */
 export interface Stop {
+  /** What sort of stop it is. */
   kind: StopKind;
+  /** Where it hung before, mm at both ends. */
   from: Pose;
+  /** Where it hangs, mm at both ends. */
   pose: Pose;
+  /** What comes off here, in order. */
   actions: Action[];
   /** Lines to keep hand and eye on. */
   watch: string[];
@@ -51,14 +60,19 @@ export interface Stop {
   needs: { key: string; name: string; mm: number }[];
   /** Lines that cannot be seen yet for certain at this pose. */
   unseen: string[];
+  /** The move and the work. */
   minutes: Estimate;
 }
 
 /** A thing to make at a stop on the way up. */
 export interface UpItem {
+  /** Ledger key. */
   key: string;
+  /** As people call it. */
   name: string;
+  /** Its number on the paint. */
   tag: number | null;
+  /** The way it is made; null for supports. */
   way: string | null;
   /** Higher than this no hand gets there, mm; null where the hand is never lost. */
   by: number | null;
@@ -66,7 +80,9 @@ export interface UpItem {
   lastChance: boolean;
   /** Certain to be reachable and long enough here. */
   sure: boolean;
+  /** Technique or caution, short. */
   hint: string;
+  /** How long it takes. */
   minutes: Estimate;
 }
 
@@ -74,7 +90,9 @@ type UpKind = 'up' | 'test' | 'home';
 
 /** A stop on the way up. */
 export interface UpStop {
+  /** What sort of stop it is. */
   kind: UpKind;
+  /** Where it hangs, mm at both ends. */
   pose: Pose;
   /** To be made here, one by one, the first to be lost first. */
   items: UpItem[];
@@ -84,10 +102,12 @@ export interface UpStop {
 
 /** Stops from here to the goal, as far as they can be foreseen. */
 export interface Plan<S> {
+  /** One after the other. */
   stops: S[];
   /** The tank as it is before each stop. */
   states: TankState[];
   /** `way`: it reaches the goal on what is typical; `held`: it does not. */
   outcome: 'way' | 'held';
+  /** All of them together. */
   minutes: Estimate;
 }

@@ -11,8 +11,11 @@ const PATIENCE = 12_000;
 
 /** A way up and the question it answers. */
 export interface WayUp {
+  /** Stop by stop. */
   route: Route;
+  /** The question it answers. */
   model: RouteModel;
+  /** What the ranges were taken as. */
   view: UpView;
 }
 

@@ -18,11 +18,17 @@ import { fileName, shortName, type VehicleFile } from '../vehicle/index.ts';
 
 /** What the bays show of a job without folding its log. */
 export interface JobSummary {
+  /** Of the vehicle. */
   name: string;
+  /** Number of the bay; null where it stands in none. */
   bay: number | null;
+  /** How its tank hangs. */
   mounting: VehicleFile['mounting'];
+  /** What it came for. */
   complaint: string;
+  /** Where the job is now. */
   station: StationId;
+  /** What lies behind it. */
   done: StationId[];
   /** One sentence: what is next, or what it waits for. */
   sentence: Sentence;
@@ -30,13 +36,21 @@ export interface JobSummary {
   detail: Sentence;
   /** Something holds: shown with its shape. */
   halt: boolean;
+  /** Ledger items that still go back. */
   open: number;
+  /** Is the tank out? */
   tankOff: boolean;
+  /** What each open thing spans between off and on, for the small well. */
   chords: Chord[];
+  /** Where its lower end hangs, mm. */
   here: number;
+  /** Free below the tank, mm. */
   clear: number;
+  /** Waits that run; until when, null where nobody knows. */
   waits: { what: string; until: string | null }[];
+  /** Why it is put aside; null where it is not. */
   parked: string | null;
+  /** When it was signed; null where it is not. */
   signed: string | null;
 }
 

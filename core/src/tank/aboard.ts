@@ -6,14 +6,21 @@ import { COUNT_ERROR, witnessSource, witnessWord, type WitnessKind } from './wit
 
 /** One witness as it stands in the log: what it said and how much had come out or gone in by then (litres). */
 export interface Witness {
+  /** Id of the entry that says it. */
   id: string;
+  /** Of which sort. */
   kind: WitnessKind;
+  /** What was read, in the unit of its sort; null where there is none. */
   reading: number | null;
+  /** What that means, litres. */
   litres: Estimate;
+  /** Counted out before it, L. */
   outBefore: number;
+  /** Counted in before it, L. */
   inBefore: number;
 }
 
+/** What is aboard by all witnesses together. */
 export interface FuelAboard {
   /** Litres aboard now. */
   aboard: Estimate;

@@ -3,6 +3,7 @@ import { multiply, type Estimate } from '../estimate/index.ts';
 
 /** Ten seconds on, twenty off, so that the relay and the pump stay cool; common practice, no source. s */
 export const BURST = 10;
+/** Rest after a burst; common practice, no source. s. */
 export const REST = 20;
 /** Free flow of an electric pump, L/min; common practice, no source. */
 export const OWN_PUMP_FLOW: Estimate = { lo: 1, typ: 1.6, hi: 2.4, basis: commonPractice };

@@ -7,6 +7,7 @@ import { behindSills } from './stays.ts';
 import { shareAt } from '../shape/index.ts';
 import { estimateOf, type VehicleFile } from '../vehicle/index.ts';
 
+/** What can say how much is aboard. */
 export type WitnessKind =
   'gauge' | 'scan' | 'ohms' | 'sinceEmpty' | 'dip' | 'levelSeen' | 'weight' | 'bursts' | 'plugDry' | 'ranDry';
 
@@ -25,6 +26,7 @@ export const witnessSource: Record<WitnessKind, string> = {
   ranDry: 'pick-up',
 };
 
+/** Each witness, as people call it. */
 export const witnessWord: Record<WitnessKind, string> = {
   gauge: 'gauge',
   scan: 'scan tool',

@@ -9,17 +9,21 @@ import { truthInside, type Truth } from './under.ts';
 export interface HiddenTruth extends Truth {
   /** Litres aboard when the job was opened. */
   litres: number;
+  /** Mass of the empty tank, kg. */
   emptyMass: number;
+  /** Of its fuel, kg/L. */
   density: number;
   /** kPa in the line at the start. */
   pressure: number;
   /** Volts lost under load. */
   feedDrop: number;
+  /** Volts lost in the ground under load. */
   groundDrop: number;
   /** Share of the height between which the sender is open; null when it is sound. */
   deadSpot: [number, number] | null;
   /** L/min of its own pump. */
   pumpFlow: number;
+  /** Codes that the scan tool finds. */
   codes: string[];
 }
 

@@ -3,11 +3,17 @@ import type { Range, VehicleFile } from '../vehicle/index.ts';
 
 /** What is really so under a vehicle, hidden from whoever works on it. mm */
 export interface Truth {
+  /** By line: local drop at which it pulls tight. */
   slack: Record<string, number>;
+  /** By clip: the same once the clip is off. */
   clipSlack: Record<string, number>;
+  /** By line: local drop from which it can be seen. */
   visibleFrom: Record<string, number>;
+  /** By way: local drop from which a hand gets there. */
   reachFrom: Record<string, number>;
+  /** By way: local drop to which it does. */
   reachTo: Record<string, number>;
+  /** By obstruction: local drop at which the tank meets it. */
   blocksAt: Record<string, number>;
   /** What a line gives when it is freed at a place the file does not know; absent where there is none. */
   elsewhere: Record<string, number>;

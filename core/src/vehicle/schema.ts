@@ -117,6 +117,7 @@ const seen = {
   additionalProperties: { type: 'array', items: { type: 'number', minimum: 0 }, maxItems: 60 },
 };
 
+/** A vehicle file as JSON Schema 2020-12, published with the product. @example ajv.compile(vehicleSchema) */
 export const vehicleSchema = {
   $schema: 'https://json-schema.org/draft/2020-12/schema',
   title: 'Iron Cradle vehicle file, version 1',

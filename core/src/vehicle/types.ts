@@ -5,9 +5,13 @@ import type { TankShape } from '../shape/index.ts';
 
 /** A range as it stands in a vehicle file: mm, kg, L or minutes. On the file's basis unless it carries its own. */
 export interface Range {
+  /** The least it may be. */
   lo: number;
+  /** What it most likely is. */
   typ: number;
+  /** The most it may be. */
   hi: number;
+  /** Where it comes from, where that is not the file's own basis. */
   basis?: Basis;
 }
 
@@ -16,27 +20,39 @@ export const OPEN_REACH = 9999;
 
 /** One way a hand can do something: between two local drops, from a side, in some minutes. */
 export interface Way {
+  /** Its id, the only one of that name in the file. */
   id: string;
   /** Local drops (mm) between which a hand and the tool get there. */
   reachFrom: Range;
+  /** Local drop (mm) to which a hand and the tool get there. */
   reachTo: Range;
+  /** How long it takes. */
   minutes: Range;
+  /** How many people it takes. */
   people: number;
+  /** How many hands it takes at once. */
   hands: number;
+  /** From where it is done. */
   from: string;
+  /** What to have in hand. */
   tools: string[];
   /** Ids of connections, clips or obstructions that must be done first. */
   after: string[];
 }
 
+/** What holds a line on its way, and comes off by itself. */
 export interface Clip {
+  /** Its id, the only one of that name in the file. */
   id: string;
+  /** As people call it; without one it is the clip of its line. */
   name?: string;
   /** Local drop at which the line pulls tight once this clip is off, mm. */
   slack: Range;
+  /** How it comes off. */
   ways: Way[];
 }
 
+/** What a connection may be for. */
 export const connectionKinds = [
   'feed',
   'return',
@@ -51,6 +67,7 @@ export const connectionKinds = [
 ] as const;
 type ConnectionKind = (typeof connectionKinds)[number];
 
+/** How a connection may be held together. */
 export const fittings = [
   'push-tab',
   'slide-collar',
@@ -64,67 +81,101 @@ export const fittings = [
   'flare',
   'other',
 ] as const;
+/** How a connection is held together. */
 export type Fitting = (typeof fittings)[number];
 
+/** A line, wire or hose between the tank and the vehicle. */
 export interface Connection {
+  /** Its id, the only one of that name in the file. */
   id: string;
+  /** What it is for. */
   kind: ConnectionKind;
+  /** As people call it. */
   name: string;
   /** mm from the first end. */
   x: number;
+  /** On which side of the tank. */
   side: string;
   /** Local drop at which it pulls tight, mm. */
   slack: Range;
   /** Local drop from which it can be seen, mm. */
   visibleFrom: Range;
+  /** How long a look at it takes. */
   lookMinutes: number;
+  /** How it is held together. */
   fitting: Fitting;
+  /** Does fuel come when it is opened? */
   wetWhenOpen: boolean;
+  /** What holds it on its way. */
   clips: Clip[];
+  /** How it comes off. */
   part: Way[];
   /** What a hand reaches going up is not what it reached going down. */
   make: Way[];
 }
 
+/** Something in the way of the tank, or of a hand. */
 export interface Obstruction {
+  /** Its id, the only one of that name in the file. */
   id: string;
+  /** As people call it. */
   name: string;
+  /** mm from the first end. */
   x: number;
+  /** Does it hang on the tank and come down with it? */
   travelsWithTank: boolean;
   /** Local drop at which the tank meets it, mm; null when it never does. */
   blocksAt: Range | null;
+  /** How it is cleared away. */
   clear: Way[];
+  /** How it is put back. */
   restore: Way[];
 }
 
+/** What the tank hangs on. */
 export interface Support {
+  /** Its id, the only one of that name in the file. */
   id: string;
+  /** Of which sort. */
   kind: 'strap' | 'bar' | 'j-bolt' | 'flange';
+  /** As people call it. */
   name: string;
+  /** mm from the first end. */
   x: number;
+  /** Id of the fastener that holds it. */
   fastener: string;
 }
 
+/** Bolts, nuts or screws of one sort. */
 export interface Fastener {
+  /** Its id, the only one of that name in the file. */
   id: string;
+  /** As its maker writes it: “M8 × 1.25”. */
   thread: string;
+  /** How many there are. */
   count: number;
+  /** Does it usually break? */
   likelyToBreak: boolean;
   /** What fits its head, and what holds the other side: “13 mm”. Left out where nobody knows. */
   hex?: string;
+  /** What holds the other side: “13 mm”. */
   counter?: string;
   /** N·m; null = not known, never made up. */
   torque: Range | null;
 }
 
+/** How a tank hangs in its vehicle. */
 export type Mounting = 'rail' | 'seat' | 'crosswise' | 'upright' | 'wing' | 'floor' | 'pads';
+/** How fuel gets to the engine. */
 export type FeedKind = 'injected' | 'carburettor';
 
 /** What differs between vehicles of one model, and the one look that decides it. */
 export interface Variant {
+  /** Its id. */
   id: string;
   /** The look, as a question: “Two lines on the front of the tank, or three?” */
   look: string;
+  /** What the look may show. */
   choices: {
     label: string;
     /** Ids of connections, clips, obstructions and supports this one does not have. */
@@ -134,15 +185,25 @@ export interface Variant {
 
 /** All that is known of a model and variant, as estimates. Lengths mm, masses kg, volumes L, times minutes. */
 export interface VehicleFile {
+  /** Of the form of this file. */
   schemaVersion: 1;
+  /** Its id. */
   id: string;
+  /** Model and variant. */
   name: string;
+  /** How the tank hangs. */
   mounting: Mounting;
+  /** Where the figures come from that carry no basis of their own. */
   basis: BasisKind;
+  /** What its two ends are called, the first end first. */
   ends: [string, string];
+  /** From end to end. */
   length: number;
+  /** Free below the tank where it is worked on. */
   clear: number;
+  /** How far one end may hang below the other. */
   tiltLimit: number;
+  /** The tank itself. */
   tank: {
     material: 'plastic' | 'steel';
     shape: TankShape;
@@ -155,15 +216,23 @@ export interface VehicleFile {
     /** Is it closed and under pressure by design, with a procedure of its own? */
     sealed?: boolean;
   };
+  /** What it is filled with. */
   fuel: FuelKind;
+  /** How fuel gets to the engine. */
   feed: FeedKind;
+  /** Lines, wires and hoses. */
   connections: Connection[];
+  /** What it hangs on. */
   supports: Support[];
+  /** What is in the way. */
   obstructions: Obstruction[];
+  /** Bolts, nuts and screws. */
   fasteners: Fastener[];
   /** Ohms at the floor and at the roof; between them even in height. */
   sender: null | { emptyOhms: Range; fullOhms: Range };
+  /** What somebody should know. */
   notes: string[];
+  /** What differs between vehicles of this model. */
   variants?: Variant[];
   /** What signed jobs saw, by path (`slack feed`): every figure, mm, oldest first. */
   seen?: Record<string, number[]>;

@@ -4,6 +4,7 @@ import type { Sentence } from '../quantity/index.ts';
 /** good = go on, doubtful = look, bad = halt, unknown = nobody can say yet (a real answer). */
 export type Outcome = 'good' | 'doubtful' | 'bad' | 'unknown';
 
+/** One reason for a judgement. */
 export interface Reason {
   /** What was found. */
   text: Sentence;
@@ -13,12 +14,15 @@ export interface Reason {
   figure?: Sentence;
   /** What it was held against. */
   limit?: Sentence;
+  /** Where the limit comes from. */
   basis: Basis;
 }
 
 /** The one shape of every judgement. */
 export interface Verdict {
+  /** What it comes to. */
   outcome: Outcome;
+  /** Why, the gravest first. */
   reasons: Reason[];
   /** What to do next, most useful first. */
   next: Sentence[];

@@ -13,12 +13,18 @@ import { AROUND, lowerMinutes } from './lower.ts';
 export type { WaysInFacts } from './facts.ts';
 export { AROUND, lowerMinutes } from './lower.ts';
 
+/** A way of getting at the pump or the sender. */
 export type WayInId = 'lower' | 'partway' | 'bed' | 'hatch' | 'sender';
 
+/** A way in, as it stands on this vehicle. */
 export interface WayIn {
+  /** Which one. */
   id: WayInId;
+  /** As people call it. */
   name: string;
+  /** There and back, the bench left out. */
   minutes: Estimate;
+  /** How many people it takes. */
   people: number;
   /** What comes off, and so goes back. */
   off: string[];

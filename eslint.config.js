@@ -56,7 +56,10 @@ export default tseslint.config(
       // From four on they are one object with names.
       '@typescript-eslint/max-params': ['error', { max: 3 }],
       'no-restricted-syntax': ['error', noUntypedQuery, noLookupAsserted],
-      'jsdoc/require-jsdoc': ['error', { enableFixer: false, require: { FunctionDeclaration: false }, contexts: documented }],
+      'jsdoc/require-jsdoc': [
+        'error',
+        { enableFixer: false, require: { FunctionDeclaration: false }, contexts: documented },
+      ],
       'jsdoc/require-description': ['error', { contexts: ['any'], checkConstructors: false }],
       'jsdoc/check-tag-names': ['error', { definedTags: ['example'] }],
       'jsdoc/check-param-names': 'off',

@@ -19,9 +19,13 @@ import { peopleRoutes } from './people/routes.ts';
 import { shopRoutes } from './shop/routes.ts';
 import { vehicleRoutes } from './vehicles/routes.ts';
 
+/** What an application is put together from. */
 export interface AppOptions {
+  /** Folder of the built web; null where it is served from elsewhere. */
   webRoot: string | null;
+  /** Does it hold the demo shop, whose PINs are shown? */
   demo: boolean;
+  /** Where it writes what it does; nowhere without one. */
   logger?: Logger;
   /** Pages outside the application, before it: how a phone is paired. */
   before?: Router;

@@ -1,8 +1,12 @@
 import { randomBytes } from 'node:crypto';
 
+/** How the server was told to stand. */
 export interface Config {
+  /** Of the database, with name and password. */
   databaseUrl: string;
+  /** Address it listens on. */
   host: string;
+  /** Port it listens on. */
   port: number;
   /** Folder of the built web application; null to serve the interface for programs only. */
   webRoot: string | null;
@@ -39,4 +43,5 @@ export function readConfig(env: NodeJS.ProcessEnv = process.env): Config {
   };
 }
 
+/** A secret nobody can guess, for the sessions of an installation. */
 export const newSecret = (): string => randomBytes(32).toString('hex');

@@ -24,7 +24,7 @@ const BLEED_SECONDS = 5;
  * What is really so at a moment: what the log says was done, and what time did since.
  *
  * @param at ms since the epoch
- * @example nowOf(truth, state, Date.now()).pressure // bar
+ * @example nowOf(truth, state, Date.now()).pressure // kPa
  */
 export function nowOf(truth: HiddenTruth, state: JobState, at: number): Now {
   const out = state.containers.reduce((sum, c) => sum + c.litres, 0);

@@ -29,7 +29,7 @@ const making: Record<Fitting, string> = {
   other: 'pull on it, look at it',
 };
 
-/** How a line comes off, by its fitting. @example partingHint(line) // 'push, press both tabs, pull' */
+/** How a line comes off, by its fitting. @example partingHint(line) // 'twist to its mark, then pull' */
 export const partingHint = (line: Connection): string => parting[line.fitting];
-/** How a line goes on, by its fitting. @example makingHint(line) // 'push until it clicks, then pull' */
+/** How a line goes on, by its fitting. @example makingHint(line) // 'twist to its stop, pull' */
 export const makingHint = (line: Connection): string => making[line.fitting];

@@ -2,8 +2,11 @@ import { QueryTypes, Sequelize, type Transaction } from 'sequelize';
 import { defineModels, type Models } from './models.ts';
 import { isFormer, migrate } from './migrate.ts';
 
+/** A database and the tables of this product in it. */
 export interface Database {
+  /** The connection. */
   sequelize: Sequelize;
+  /** The tables. */
   models: Models;
 }
 

@@ -8,11 +8,13 @@ import {
   type Sequelize,
 } from 'sequelize';
 
+/** A setting of the shop, by name. */
 export class Setting extends Model<InferAttributes<Setting>, InferCreationAttributes<Setting>> {
   declare name: string;
   declare value: string;
 }
 
+/** Somebody who works here, or did. */
 export class Person extends Model<InferAttributes<Person>, InferCreationAttributes<Person>> {
   declare id: string;
   declare name: string;
@@ -25,6 +27,7 @@ export class Person extends Model<InferAttributes<Person>, InferCreationAttribut
   declare lockedUntil: CreationOptional<Date | null>;
 }
 
+/** The newest version of a vehicle file. */
 export class Vehicle extends Model<InferAttributes<Vehicle>, InferCreationAttributes<Vehicle>> {
   declare id: string;
   declare name: string;
@@ -32,6 +35,7 @@ export class Vehicle extends Model<InferAttributes<Vehicle>, InferCreationAttrib
   declare document: string;
 }
 
+/** Every version of a vehicle file, with who kept it. */
 export class VehicleVersion extends Model<InferAttributes<VehicleVersion>, InferCreationAttributes<VehicleVersion>> {
   declare vehicleId: string;
   declare version: number;
@@ -40,6 +44,7 @@ export class VehicleVersion extends Model<InferAttributes<VehicleVersion>, Infer
   declare document: string;
 }
 
+/** A job, with what the lists show of it. */
 export class Job extends Model<InferAttributes<Job>, InferCreationAttributes<Job>> {
   declare id: string;
   declare number: number;
@@ -50,6 +55,7 @@ export class Job extends Model<InferAttributes<Job>, InferCreationAttributes<Job
   declare touched: Date;
 }
 
+/** An entry of a job, chained to the one before. */
 export class EntryRow extends Model<InferAttributes<EntryRow>, InferCreationAttributes<EntryRow>> {
   declare id: string;
   declare jobId: string;
@@ -70,6 +76,7 @@ export class EntryRow extends Model<InferAttributes<EntryRow>, InferCreationAttr
   declare hash: string;
 }
 
+/** What was refused, so that the same entry gets the same answer again. */
 export class RefusalRow extends Model<InferAttributes<RefusalRow>, InferCreationAttributes<RefusalRow>> {
   declare id: string;
   declare jobId: string;
@@ -77,6 +84,7 @@ export class RefusalRow extends Model<InferAttributes<RefusalRow>, InferCreation
   declare refusal: string;
 }
 
+/** A folded state, kept for the number, hash and build it was folded at. */
 export class JobStateRow extends Model<InferAttributes<JobStateRow>, InferCreationAttributes<JobStateRow>> {
   declare jobId: string;
   declare seq: number;
@@ -86,12 +94,14 @@ export class JobStateRow extends Model<InferAttributes<JobStateRow>, InferCreati
   declare state: string;
 }
 
+/** The next number that no tag has yet. */
 export class TagNumber extends Model<InferAttributes<TagNumber>, InferCreationAttributes<TagNumber>> {
   declare jobId: string;
   declare number: number;
   declare givenFor: string;
 }
 
+/** A photo that was taken of a job. */
 export class Photo extends Model<InferAttributes<Photo>, InferCreationAttributes<Photo>> {
   declare id: string;
   declare jobId: string;
@@ -99,12 +109,14 @@ export class Photo extends Model<InferAttributes<Photo>, InferCreationAttributes
   declare bytes: Buffer;
 }
 
+/** Numbers of tags that a device may paint while it is away. */
 export class TagBlock extends Model<InferAttributes<TagBlock>, InferCreationAttributes<TagBlock>> {
   declare jobId: string;
   declare device: string;
   declare block: number;
 }
 
+/** An exception that a lead allowed, once. */
 export class Approval extends Model<InferAttributes<Approval>, InferCreationAttributes<Approval>> {
   declare id: string;
   declare jobId: string;
@@ -238,4 +250,5 @@ export function defineModels(sequelize: Sequelize) {
   };
 }
 
+/** The tables, by name. */
 export type Models = ReturnType<typeof defineModels>;

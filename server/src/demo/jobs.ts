@@ -11,7 +11,9 @@ import {
   type Bodies,
   type Entry,
   type EntryKind,
-  type JobState, present } from '@iron-cradle/core';
+  type JobState,
+  present,
+} from '@iron-cradle/core';
 import { demoVehicles } from './vehicles.ts';
 
 /** Writes a demo job's log by the plan's own stops, so that what is shown is what the core would say. */

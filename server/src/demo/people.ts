@@ -5,4 +5,5 @@ export const demoPeople = [
   { id: 'marit', name: 'Marit', role: 'lead', pin: '3690' },
 ] as const;
 
+/** PINs of the demo shop, by person; shown at the sign-in of the demo and nowhere else. */
 export const demoPins: Record<string, string> = Object.fromEntries(demoPeople.map((p) => [p.id, p.pin]));

@@ -109,4 +109,5 @@ const pickup2 = from('archetype-rail', (file) => {
   file.fasteners[0]!.torque = between(38, 41, 44);
 });
 
+/** The vehicles of the demo shop; all invented. */
 export const demoVehicles: readonly VehicleFile[] = [van4, minibus, pickup2];

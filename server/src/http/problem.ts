@@ -18,13 +18,16 @@ export class Problem extends Error {
   }
 }
 
+/** What was asked for is not here. @example throw notFound('job') */
 export const notFound = (what: string): Problem =>
   new Problem(404, 'Not here', {
     detail: `There is no ${what} with that name here. Go back to the bays and choose from there.`,
   });
+/** Nobody is signed in. @example throw signInFirst() */
 export const signInFirst = (): Problem =>
   new Problem(401, 'Sign in first', { detail: 'Choose your name and type your PIN.' });
 
+/** Where no route answers. */
 export const noSuchRoute: RequestHandler = (_request, _response, next) => next(notFound('page'));
 
 /** Turns whatever went wrong into problem+json; nothing of the inside leaves the server. */

@@ -19,14 +19,19 @@ import type { States } from './states.ts';
 
 /** What became of each entry of a request. */
 export interface Appended {
+  /** Entries that have their number now, or had it before. */
   accepted: Pick<RawEntry, 'id' | 'seq' | 'received' | 'decided' | 'hash'>[];
+  /** Entries that were refused, with what stands against them. */
   refused: ({ id: string } & Refusal)[];
   /** What can't be read or does not stand on this history: the device keeps it. */
   keptBack: { id: string; errors: Wrong[] }[];
 }
 
+/** Entries on their way into a job, as they came over the network. */
 export interface Appending {
+  /** The job. */
   jobId: string;
+  /** The entries, not read yet. */
   entries: unknown[];
   /** Who is signed in on the device that delivers. */
   personId: string;

@@ -6,23 +6,35 @@ export const GENESIS = '0'.repeat(64);
 
 /** An entry as it is stored and hashed: what is JSON stands as its text. */
 export interface Chained {
+  /** Id of the entry. */
   id: string;
+  /** Of its job. */
   jobId: string;
+  /** Its number in the job, from one on. */
   seq: number;
+  /** Of its kind. */
   version: number;
+  /** What sort of entry it is. */
   kind: string;
   /** JSON text */
   body: string;
+  /** Who made it. */
   by: string;
+  /** On which device. */
   device: string;
+  /** Its number on that device. */
   n: number;
+  /** When it was made, by the device's clock. */
   at: string;
+  /** Newest entry its maker held. */
   onId: string | null;
   /** JSON text */
   said: string | null;
   /** JSON text */
   decided: string | null;
+  /** When it arrived. */
   received: string;
+  /** Of this entry and the one before, SHA-256. */
   hash: string;
 }
 

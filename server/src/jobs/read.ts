@@ -13,8 +13,11 @@ import type { Database } from '../db/connect.ts';
 
 /** One thing that is wrong with an entry. */
 export interface Wrong {
+  /** Path of the field. */
   field: string;
+  /** What stood there. */
   found: string;
+  /** What would have been right. */
   expected: string;
 }
 

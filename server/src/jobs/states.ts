@@ -25,8 +25,11 @@ function buildOf(): string {
 
 /** A state with the place in the log it stands for. */
 export interface Held {
+  /** The state; null before the job is opened. */
   state: JobState | null;
+  /** Number of the newest entry in it. */
   seq: number;
+  /** Hash of that entry. */
   hash: string;
 }
 

@@ -13,10 +13,13 @@ const SERVER_DAYS = 390;
 /** Made anew when less is left. */
 const RENEW_DAYS = 30;
 
+/** What a server on the shop's network shows of itself. */
 export interface LanKeys {
   /** PEM of the shop's own authority, for the devices to trust. */
   ca: string;
+  /** Its certificate, PEM. */
   cert: string;
+  /** Its private key, PEM. */
   key: string;
 }
 

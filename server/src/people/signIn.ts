@@ -5,6 +5,7 @@ import { Problem } from '../http/problem.ts';
 
 /** Wrong PINs in a row before a pause, and how long it lasts. */
 export const MOST_FAILS = 5;
+/** How long a person waits after too many wrong PINs. */
 export const PAUSE_MS = 60_000;
 
 /** argon2id with the package's defaults. */

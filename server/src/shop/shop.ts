@@ -16,6 +16,7 @@ import {
 import { startingFigures } from '@iron-cradle/core';
 import type { Database } from '../db/connect.ts';
 
+/** A place where a vehicle is worked on. */
 export class Bay {
   @IsString() @Length(1, 40) name!: string;
   @IsIn(['two-post', 'flat', 'pit']) kind!: 'two-post' | 'flat' | 'pit';
@@ -82,11 +83,13 @@ const start: Shop = {
   ],
 };
 
+/** The shop as it is set now. */
 export async function readShop(db: Database): Promise<Shop> {
   const row = await db.models.Setting.findByPk('shop');
   return row ? { ...start, ...(JSON.parse(row.value) as Partial<Shop>) } : start;
 }
 
+/** Keeps the shop as it is to be. Jobs that are under way get its figures as entries of their own. */
 export async function writeShop(db: Database, shop: Shop): Promise<void> {
   await db.models.Setting.upsert({ name: 'shop', value: JSON.stringify(shop) });
 }

@@ -60,6 +60,7 @@ const router = createBrowserRouter([
   },
 ]);
 
+/** The application: what was heard before, the pages, what stands while they open. */
 export function App() {
   return (
     <PersistQueryClientProvider

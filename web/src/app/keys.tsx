@@ -7,7 +7,9 @@ export interface Key {
   key: string;
   /** Shown to people. */
   shown?: string;
+  /** What it does, in a few words. */
   does: string;
+  /** Does it. */
   run: () => void;
 }
 

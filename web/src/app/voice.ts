@@ -2,6 +2,7 @@ const KEY = 'cradle-speak';
 
 /** Are stops said aloud on this device? */
 export const speaks = (): boolean => localStorage.getItem(KEY) === 'yes';
+/** Chooses whether stops are said aloud on this device. */
 export const chooseSpeaks = (on: boolean): void => localStorage.setItem(KEY, on ? 'yes' : 'no');
 /** Can this device speak at all? */
 export const canSpeak = (): boolean => 'speechSynthesis' in window && typeof SpeechSynthesisUtterance === 'function';

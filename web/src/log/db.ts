@@ -3,17 +3,21 @@ import type { Entry, Refusal } from '@iron-cradle/core';
 
 /** Numbers this device may paint in one job for what no file lists. */
 export interface TagBook {
+  /** The job they are for. */
   jobId: string;
   /** The device's own block; null until the server gave one. */
   block: number | null;
   /** How many numbers of it were handed out. */
   used: number;
+  /** Number by ledger key. */
   byKey: Record<string, number>;
 }
 
 /** What the server did not take, until somebody saw it. */
 export interface NotTaken extends Refusal {
+  /** Id of the entry. */
   id: string;
+  /** The entry, as it was sent. */
   entry: Entry;
   /** Not refused, but kept back: it can't be read there, or does not stand on the history there. */
   keptBack: boolean;
@@ -52,10 +56,12 @@ export function store(): Promise<IDBPDatabase<Cradle>> {
   return opened;
 }
 
+/** A small thing kept on this device; undefined where there is none. */
 export async function readMeta<T>(key: string): Promise<T | undefined> {
   return (await (await store()).get('meta', key)) as T | undefined;
 }
 
+/** Keeps a small thing on this device. */
 export async function writeMeta(key: string, value: unknown): Promise<void> {
   await (await store()).put('meta', value, key);
 }

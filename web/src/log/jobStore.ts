@@ -16,10 +16,13 @@ import { setLine } from './line.ts';
 import { deliver, onDelivered } from './sender.ts';
 import { ensureBlock } from './tags.ts';
 
+/** A job as this device has it. */
 export interface JobView {
   /** `reload`: the log has something this build does not know. */
   status: 'loading' | 'ready' | 'missing' | 'reload';
+  /** Its number in this shop; null until the server said it. */
   number: number | null;
+  /** Its state; null while it is read. */
   state: JobState | null;
   /** Every entry this device holds, in order: the confirmed ones, then what is on its way. */
   log: readonly Entry[];
@@ -244,6 +247,7 @@ export class JobStore {
 
 const stores = new Map<string, JobStore>();
 
+/** The store of a job, one on each page. */
 export function jobStore(jobId: string): JobStore {
   let found = stores.get(jobId);
   if (!found) stores.set(jobId, (found = new JobStore(jobId)));

@@ -20,6 +20,7 @@ interface Row {
 type Delivered = (jobId: string, accepted: Entry[], refused: string[]) => void;
 
 const listeners = new Set<Delivered>();
+/** Hears what the server took and refused; gives back how to hear no more. */
 export const onDelivered = (listener: Delivered): (() => void) => {
   listeners.add(listener);
   return () => void listeners.delete(listener);
@@ -146,6 +147,7 @@ export async function letGo(id: string): Promise<void> {
   setLine({ notTaken: await db.getAll('notTaken') });
 }
 
+/** Begins to deliver what waits, and again whenever the network comes back. */
 export function startSender(): void {
   window.addEventListener('online', deliver);
   deliver();

@@ -12,11 +12,13 @@ import { useMe, type PersonName } from '../net/queries.ts';
 import { jobStore, type JobView } from './jobStore.ts';
 import { drawNumber } from './tags.ts';
 
+/** A job as this device has it, kept current. */
 export function useJobView(jobId: string): JobView {
   const store = jobStore(jobId);
   return useSyncExternalStore(store.subscribe, store.snapshot);
 }
 
+/** Enters something into the log. What is wrong with it is said in `problem`. */
 export type Enter = <K extends EntryKind>(kind: K, body: Bodies[K]) => Promise<void>;
 
 /** Answers a question, by the type its question declares. */
@@ -26,19 +28,27 @@ export type Answer = <V extends string | number | boolean>(
   of?: string,
 ) => Promise<void>;
 
+/** What every screen of a job has at hand. */
 export interface JobContext {
+  /** The job. */
   jobId: string;
+  /** Its number in this shop; null until the server said it. */
   number: number | null;
+  /** Its state, what is on its way included. */
   state: JobState;
   /** Every entry this device holds. */
   log: readonly Entry[];
+  /** Who works here. */
   me: PersonName;
+  /** Enters something into the log. */
   enter: Enter;
+  /** Answers a question. */
   answer: Answer;
   /** What was wrong with the last thing entered, until the next. */
   problem: string | null;
 }
 
+/** Holds the job of the screens below it. */
 export const JobContextOf = createContext<JobContext | null>(null);
 
 /** The job on the screen: its state and the one way to enter something. */
@@ -48,6 +58,7 @@ export function useJob(): JobContext {
   return job;
 }
 
+/** The one way to enter something into a job, and what was wrong with the last. */
 export function useEnter(jobId: string): { enter: Enter; answer: Answer; problem: string | null } {
   const by = useMe().data?.person?.id ?? '';
   const [problem, setProblem] = useState<string | null>(null);

@@ -22,8 +22,10 @@ const paths: Record<string, ReactNode> = {
   ring: <path d="M12 3a9 9 0 1 0 .1 0M12 8a4 4 0 1 0 .1 0M12 3v5M4 16l4-2M20 16l-4-2" />,
 };
 
+/** What there is a sign for. */
 export type GlyphName = Fitting | 'cap' | 'strap' | 'jack' | 'clip' | 'obstruction' | 'ring';
 
+/** A small sign, drawn in the colour of the text. */
 export function Glyph({ name, size = 24 }: { name: GlyphName; size?: number }) {
   return (
     <svg

@@ -2,6 +2,7 @@ import { useSyncExternalStore } from 'react';
 
 /** Glare: black on white with thick edges, for a device in the sun. */
 export type Theme = 'day' | 'night' | 'glare';
+/** Per cent of the usual size. */
 export type TextSize = 100 | 125 | 150;
 const THEME = 'cradle-theme';
 const TEXT = 'cradle-text';
@@ -36,11 +37,13 @@ export function chooseTheme(next: Theme | null): void {
   show();
 }
 
+/** Chooses the size of the text on this device. */
 export function chooseTextSize(next: TextSize): void {
   localStorage.setItem(TEXT, String(next));
   show();
 }
 
+/** Puts the chosen look on the page, before anything is drawn. */
 export function startTheme(): void {
   dark.addEventListener('change', show);
   contrast.addEventListener('change', show);
@@ -52,7 +55,9 @@ const subscribe = (tell: () => void) => {
   return () => void listeners.delete(tell);
 };
 
+/** The look that is chosen, kept current. */
 export const useTheme = (): Theme => useSyncExternalStore(subscribe, theme);
+/** The size of the text that is chosen, kept current. */
 export const useTextSize = (): TextSize => useSyncExternalStore(subscribe, textSize);
 /** Was the theme chosen on this device, or does it follow the system? */
 export const useThemeChosen = (): boolean =>

@@ -58,4 +58,5 @@ export async function call<T>(
   return json;
 }
 
+/** Asks the shop's server for something. @throws Away, ApiProblem */
 export const get = <T>(path: string, signal?: AbortSignal): Promise<T> => call<T>('GET', path, { signal });

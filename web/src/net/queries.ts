@@ -2,24 +2,35 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import type { JobSummary, ShopPrices, UnitSystem, VehicleFile } from '@iron-cradle/core';
 import { ApiProblem, call, get } from './api.ts';
 
+/** Somebody who works here. */
 export interface PersonName {
+  /** Who, in entries. */
   id: string;
+  /** As people call them. */
   name: string;
+  /** What they may do. */
   role: 'technician' | 'lead';
 }
 
 /** Who is signed in here. */
 export interface Me extends PersonName {
+  /** The units they read. */
   units: UnitSystem;
 }
 
+/** The shop as it is set. */
 export interface Shop {
+  /** As it stands over the door. */
   name: string;
+  /** Most that one person takes off a jack, kg. */
   alone: number;
+  /** Most that two people do, kg. */
   two: number;
   /** Minutes it costs to call a second pair of hands. */
   helper: number;
+  /** What it takes for its work. */
   prices: ShopPrices;
+  /** What it has to work with: L/min, mm, m, L, kg. */
   kit: {
     transferPump: number | null;
     siphonBore: number | null;
@@ -29,24 +40,34 @@ export interface Shop {
     jackPad: number;
     jackLowered: number;
   };
+  /** Places where a vehicle is worked on. */
   bays: { name: string; kind: 'two-post' | 'flat' | 'pit' }[];
+  /** PINs of the demo, by person; null in a shop of its own. */
   demoPins: Record<string, string> | null;
 }
 
 /** A job as the bays show it. */
 export interface JobRow extends JobSummary {
+  /** Id of the job. */
   id: string;
+  /** Its number in this shop. */
   number: number;
 }
 
+/** The shop as it is set. */
 export const useShop = () => useQuery({ queryKey: ['shop'], queryFn: () => get<Shop>('/shop') });
+/** Everybody who works here, or did. */
 export const usePeople = () =>
   useQuery({ queryKey: ['people'], queryFn: () => get<(PersonName & { signsIn: boolean })[]>('/people') });
+/** Every vehicle file, as it was kept last. */
 export const useVehicles = () => useQuery({ queryKey: ['vehicles'], queryFn: () => get<VehicleFile[]>('/vehicles') });
+/** The jobs, asked for again every few seconds. */
 export const useJobs = () =>
   useQuery({ queryKey: ['jobs'], queryFn: () => get<JobRow[]>('/jobs'), refetchInterval: 4000 });
+/** Who is signed in here. */
 export const useMe = () => useQuery({ queryKey: ['me'], queryFn: () => get<{ person: Me | null }>('/session') });
 
+/** Signs somebody in. */
 export function useSignIn() {
   const client = useQueryClient();
   return useMutation({
@@ -55,6 +76,7 @@ export function useSignIn() {
   });
 }
 
+/** Signs out. */
 export function useSignOut() {
   const client = useQueryClient();
   return useMutation({

@@ -3,6 +3,7 @@ import type { ReactNode } from 'react';
 import { Paint, Shape } from '../../look/Shapes.tsx';
 import { bar } from './layout.ts';
 
+/** What a hand said of a line: it is tight, nearly so, or nothing yet. */
 export type Seen = 'tight' | 'nearly' | null;
 
 interface LadderProps {

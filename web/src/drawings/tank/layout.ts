@@ -12,14 +12,18 @@ import {
   type VehicleFile,
 } from '@iron-cradle/core';
 
+/** A point, px. */
 export type Px = readonly [number, number];
 
+/** A tank as it is drawn from one side. */
 export interface TankView {
+  /** From which side. */
   axis: Axis;
   /** Polygons in px. */
   outline: Px[];
-  /** Fuel that is there for certain, and that may be. */
+  /** Fuel that is there for certain. */
   sure: Px[][];
+  /** Fuel that may be there, above that. */
   maybe: Px[][];
   /** What stays behind a sill. */
   behind: Px[][];
@@ -29,8 +33,11 @@ export interface TankView {
   surface: { lo: number; hi: number };
   /** px of a height in a level tank, and back, for dragging. */
   yOf: (mm: number) => number;
+  /** Which level a height on the drawing means, mm. */
   mmAt: (y: number) => number;
+  /** Of the drawing, px. */
   width: number;
+  /** Of the drawing, px. */
   height: number;
 }
 
@@ -121,5 +128,6 @@ export function roundedPath(points: readonly Px[], radius = 11): string {
   );
 }
 
+/** An SVG path through points, closed. */
 export const pathOf = (points: readonly Px[]): string =>
   `M${points.map(([x, y]) => `${Math.round(x * 10) / 10} ${Math.round(y * 10) / 10}`).join('L')}Z`;

@@ -5,6 +5,7 @@ import { HatchDefs } from '../../look/Shapes.tsx';
 import { TagShape } from '../../look/Tag.tsx';
 import { layoutWell } from './layout.ts';
 
+/** The parts of a job, as people call them. */
 export const stationNames: Record<StationId, string> = {
   plan: 'Plan',
   safe: 'Safe',

@@ -1,6 +1,8 @@
 import type { Chord, UnitSystem } from '@iron-cradle/core';
 
+/** What is drawn in the well, and how large. */
 export interface WellInput {
+  /** What each open thing spans between off and on. */
   chords: readonly Chord[];
   /** Present drop, mm. */
   here: number;
@@ -8,23 +10,35 @@ export interface WellInput {
   clear: number;
   /** Stops still ahead with what comes off there. */
   ahead?: readonly { drop: number; names: string[] }[];
+  /** Room there is, px. */
   width: number;
+  /** Room there is, px. */
   height: number;
   /** In whose units its scale steps. */
   units?: UnitSystem;
 }
 
+/** Everything that is drawn, in px. */
 export interface WellLayout {
+  /** The left wall. */
   left: number;
+  /** The right wall. */
   right: number;
+  /** Home. */
   top: number;
+  /** The floor. */
   floor: number;
   /** Deepest drop drawn to scale, mm; below it the legs are broken. */
   shown: number;
+  /** Is the scale broken where nothing happens? */
   broken: boolean;
+  /** Where a drop (mm) stands, px. */
   y: (drop: number) => number;
+  /** Marks of the scale: drop in mm, and where. */
   ticks: { drop: number; y: number; label: boolean }[];
+  /** Spans that are open or were, and where. */
   chords: { chord: Chord; x1: number; y1: number; x2: number; y2: number; labelY: number }[];
+  /** Heights the plan stops at, and what comes off there. */
   ahead: { drop: number; y: number; names: string[] }[];
 }
 

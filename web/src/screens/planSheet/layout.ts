@@ -4,19 +4,29 @@ import type { PlanSheet, SheetStop } from '@iron-cradle/core';
 export const PAGE = { width: 794, height: 1123 };
 const TOP = 146;
 
+/** A line of text on the sheet. */
 export interface SheetLine {
+  /** The text. */
   text: string;
+  /** Its base line, px from the top. */
   y: number;
+  /** Of its letters, px. */
   size: number;
   /** The first line of a step has the box to tick. */
   first: boolean;
 }
 
+/** Where everything stands on the sheet, px. */
 export interface SheetLayout {
+  /** Stops down. */
   down: { stop: SheetStop; y: number; lines: SheetLine[] }[];
+  /** Stops up. */
   up: { stop: SheetStop; y: number; lines: SheetLine[] }[];
+  /** What each line must let for the plan to hold. */
   asks: { text: string; x: number; y: number }[];
+  /** Where that begins. */
   asksY: number;
+  /** What stands at the foot. */
   caution: string[];
 }
 

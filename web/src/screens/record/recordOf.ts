@@ -14,12 +14,19 @@ import {
   type UnitSystem,
 } from '@iron-cradle/core';
 
+/** A job as its record tells it. */
 export interface JobRecord {
+  /** Its state, at the end. */
   state: JobState;
+  /** What stands over it. */
   title: string;
+  /** What was done, a sentence each. */
   sentences: string[];
+  /** What each thing spanned between off and on. */
   chords: Chord[];
+  /** A person as people call them. */
   name: (id: string) => string;
+  /** The job as a file to keep or to move. */
   file: JobFile;
 }
 

@@ -12,6 +12,7 @@ import { newWay, WaysForm } from './WaysForm.tsx';
 
 const sides = ['top', 'bottom', 'front', 'rear', 'left', 'right', 'outside'];
 
+/** A line nobody knows anything of yet, named as no other. */
 export const newLine = (file: VehicleFile): Connection => {
   const id = freshId(
     'line',

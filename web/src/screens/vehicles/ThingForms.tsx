@@ -9,6 +9,7 @@ import { Select } from './Select.tsx';
 import type { Draft } from './useDraft.ts';
 import { newWay, WaysForm } from './WaysForm.tsx';
 
+/** Something in the way nobody knows anything of yet, named as no other. */
 export const newObstruction = (file: VehicleFile): Obstruction => {
   const id = freshId(
     'thing',

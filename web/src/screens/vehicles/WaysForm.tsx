@@ -17,6 +17,7 @@ interface WaysFormProps {
 }
 
 const exact = (n: number): Range => ({ lo: n, typ: n, hi: n });
+/** A way nobody knows anything of yet. */
 export const newWay = (id: string): Way => ({
   id,
   reachFrom: exact(0),

@@ -4,6 +4,7 @@ import { createContext, useContext, useEffect, useId } from 'react';
 export type Unread = Record<string, string>;
 type Tell = (change: (was: Unread) => Unread) => void;
 
+/** Where a field says that what stands in it cannot be read. */
 export const UnreadContext = createContext<Tell>(() => undefined);
 
 /** Tells the editor whether this field can be read; what is left behind counts no more. */

@@ -1,16 +1,21 @@
 import { checkVehicle, InputError, type VehicleFile } from '@iron-cradle/core';
 import { useMemo, useState } from 'react';
 
+/** A vehicle file while it is changed. */
 export interface Draft {
+  /** As it stands now. */
   file: VehicleFile;
   /** Changes a copy; every change can be undone. */
   change: (work: (file: VehicleFile) => void) => void;
   /** The same where the fields do not know of it yet: they begin anew with what it says. */
   replace: (work: (file: VehicleFile) => void) => void;
+  /** Takes the last change back. */
   undo: () => void;
   /** Goes up whenever fields have to begin anew. */
   turn: number;
+  /** Is there a change to take back? */
   canUndo: boolean;
+  /** Does it differ from what is kept? */
   dirty: boolean;
   /** What makes no sense, with its place; null when the file is whole. */
   problem: { field: string; text: string } | null;

@@ -1,5 +1,6 @@
 import { checkTank, InputError, readLevelTable, type TankShape } from '@iron-cradle/core';
 
+/** Kind of a tank's shape. */
 export type Kind = TankShape['kind'];
 
 /** What each kind asks for, in mm; those with a question mark may stay empty. */
@@ -37,16 +38,21 @@ export const fieldsOf: Record<Kind, readonly [id: string, label: string][]> = {
   ],
 };
 
+/** A shape as it is typed, before it is one. */
 export interface ShapeForm {
+  /** Its kind. */
   kind: Kind;
   /** mm by field; absent while empty or not understood. */
   mm: Record<string, number>;
+  /** Of two lobes: at the ends (x) or at the sides (y). */
   over: 'x' | 'y';
   /** Points of a profile or rows of a table, as typed. */
   text: string;
+  /** What it holds, full, L; null where that stays as it is. */
   litres: number | null;
 }
 
+/** A form with the measures of a shape. @example emptyForm(file.tank.shape).kind */
 export const emptyForm = (shape: TankShape): ShapeForm => {
   const mm: Record<string, number> = { length: shape.length, width: shape.width, height: shape.height };
   const form: ShapeForm = { kind: shape.kind, mm, over: 'x', text: '', litres: null };

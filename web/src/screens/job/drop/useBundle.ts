@@ -8,7 +8,9 @@ export interface Bundle {
   unticked: string[];
   /** Lines parted that the stop did not say: key → way. */
   extra: Record<string, string>;
+  /** What was said of each line. */
   seen: Record<string, Seen>;
+  /** Was every other line said to have a fist of slack? */
   allFist: boolean;
 }
 

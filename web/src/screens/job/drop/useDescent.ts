@@ -117,6 +117,7 @@ export function useDescent() {
   };
 }
 
+/** Everything the Drop screens show and do. */
 export type Descent = ReturnType<typeof useDescent>;
 
 function ghostOf(stops: readonly Stop[], stop: Stop): Pose | null {

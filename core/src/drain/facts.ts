@@ -11,7 +11,11 @@ export interface DrainKit {
   siphon: { bore: number; length: number } | null;
 }
 
-/** The kit as a shop types it: a rated flow in L/min, a bore in mm, a length in m. A rated flow is seldom reached. */
+/**
+ * The kit as a shop types it: a rated flow in L/min, a bore in mm, a length in m. A rated flow is seldom reached.
+ *
+ * @example kitOf({ transferPump: 7, siphonBore: 10, siphonLength: 2 }).siphon // { bore: 0.01, length: 2 }
+ */
 export function kitOf(kit: { transferPump: number | null; siphonBore: number | null; siphonLength: number }): DrainKit {
   const { transferPump: flow, siphonBore: bore, siphonLength: length } = kit;
   return {

@@ -268,7 +268,11 @@ function road(aboard: Estimate, complaint: Complaint, { madeSafe }: DrainFacts):
   };
 }
 
-/** Litres to take out so that one may take it down, with the best way for it. */
+/**
+ * Litres to take out so that one may take it down, with the best way for it.
+ *
+ * @example bestWayOut({ vehicle, aboard, complaint: 'pump' }, 25).way?.id // 'transferPump'
+ */
 export function bestWayOut(ask: Ask, alone: number): { litres: Estimate; way: DrainWay | null } {
   const { litres } = litresToTakeOut({ ...ask, limit: alone });
   if (litres.hi === 0) return { litres, way: null };

@@ -38,15 +38,27 @@ export const exactly = (value: number, basis: Basis = measured): Estimate =>
 
 const sumBasis = computed('sum of ranges');
 
-/** Sum, ends added to ends. Encloses every sum of points. */
+/**
+ * Sum, ends added to ends. Encloses every sum of points.
+ *
+ * @example add({ lo: 1, typ: 2, hi: 3, basis }, exactly(10)) // 11, 12, 13
+ */
 export const add = (a: Estimate, b: Estimate): Estimate =>
   estimate({ lo: a.lo + b.lo, typ: a.typ + b.typ, hi: a.hi + b.hi }, sumBasis);
 
-/** Difference a − b, each end against the other's far end. Encloses every difference of points. */
+/**
+ * Difference a − b, each end against the other's far end. Encloses every difference of points.
+ *
+ * @example subtract(exactly(10), { lo: 1, typ: 2, hi: 3, basis }) // 7, 8, 9
+ */
 export const subtract = (a: Estimate, b: Estimate): Estimate =>
   estimate({ lo: a.lo - b.hi, typ: a.typ - b.typ, hi: a.hi - b.lo }, computed('difference of ranges'));
 
-/** Product; all four corner products are tried, so signs may be mixed. */
+/**
+ * Product; all four corner products are tried, so signs may be mixed.
+ *
+ * @example multiply({ lo: -1, typ: 1, hi: 2, basis }, exactly(3)) // -3, 3, 6
+ */
 export function multiply(a: Estimate, b: Estimate): Estimate {
   const corners = [a.lo * b.lo, a.lo * b.hi, a.hi * b.lo, a.hi * b.hi];
   return estimate(
@@ -59,6 +71,7 @@ export function multiply(a: Estimate, b: Estimate): Estimate {
  * Quotient a / b.
  *
  * @throws InputError when b may be zero
+ * @example divide(exactly(12), { lo: 2, typ: 3, hi: 4, basis }) // 3, 4, 6
  */
 export function divide(a: Estimate, b: Estimate): Estimate {
   if (b.lo <= 0 && b.hi >= 0) throw new InputError('divisor', `${b.lo} to ${b.hi}`, 'a range that does not touch zero');
@@ -69,10 +82,14 @@ export function divide(a: Estimate, b: Estimate): Estimate {
   );
 }
 
-/** Sum of many, zero for none. */
+/** Sum of many, zero for none. @example total([exactly(1), exactly(2)]).typ // 3 */
 export const total = (list: readonly Estimate[]): Estimate => list.reduce(add, exactly(0, sumBasis));
 
-/** All three figures cut to at least `least` and at most `most`. */
+/**
+ * All three figures cut to at least `least` and at most `most`.
+ *
+ * @example clamp({ lo: -2, typ: 1, hi: 9, basis }, 0, 5) // 0, 1, 5
+ */
 export function clamp(a: Estimate, least: number, most: number): Estimate {
   const cut = (v: number) => Math.min(most, Math.max(least, v));
   return { lo: cut(a.lo), typ: cut(a.typ), hi: cut(a.hi), basis: a.basis };
@@ -85,6 +102,7 @@ export const contradict = (a: Estimate, b: Estimate): boolean => a.lo > b.hi || 
  * What two witnesses say together: the common part, likely value from the narrower one.
  *
  * @throws InputError when they contradict each other
+ * @example narrow({ lo: 10, typ: 20, hi: 30, basis }, { lo: 18, typ: 24, hi: 26, basis }, measured) // 18, 24, 26
  */
 export function narrow(a: Estimate, b: Estimate, basis: Basis): Estimate {
   if (contradict(a, b))
@@ -95,10 +113,10 @@ export function narrow(a: Estimate, b: Estimate, basis: Basis): Estimate {
   return estimate({ lo, typ: Math.min(hi, Math.max(lo, narrower.typ)), hi }, basis);
 }
 
-/** Is it known to a point? Drawn solid; anything else is hatched. */
+/** Is it known to a point? Drawn solid; anything else is hatched. @example isExact(exactly(4)) // true */
 export const isExact = (a: Estimate): boolean => a.lo === a.hi;
 
-/** Nearest multiple of `step`, ties upward, and never minus zero. */
+/** Nearest multiple of `step`, ties upward, and never minus zero. @example roundTo(41.2, 5) // 40 */
 export const roundTo = (value: number, step: number): number => Math.round(value / step) * step + 0;
 
 /** A range as a person reads it. @example rangeInWords({lo: 41.2, hi: 55.4, …}, 1) // '41–55' */

@@ -8,6 +8,7 @@ import type { TorqueBody } from './kinds.ts';
  * A torque beside the file's range. What was not measured, or has no figure in the file, stays unknown.
  *
  * @param range N·m of the file, null when not known
+ * @example judgeTorque({ lo: 18, hi: 22, asWritten: '20 N·m' }, null).outcome // 'unknown'
  */
 export function judgeTorque(body: Pick<TorqueBody, 'lo' | 'hi' | 'asWritten'>, range: Range | null): Verdict {
   const reason = (text: string) => ({

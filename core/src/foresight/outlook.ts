@@ -54,7 +54,11 @@ function judge({ best, typical, look, worst }: Omit<Outlook, 'verdict'>): Verdic
   return say('bad', 'no order of stops gets it down', ['take over one of the changes below']);
 }
 
-/** Least and most minutes of the way down that are known of, with the likely one. null where there is no way at all. */
+/**
+ * Least and most minutes of the way down that are known of, with the likely one. null where there is no way at all.
+ *
+ * @example minutesAhead(outlook(state))?.typ
+ */
 export function minutesAhead({ best, typical, look, worst }: Outlook): Span | null {
   const known = [best, typical, look, worst].flatMap((r) => (r ? [r.minutes] : []));
   if (known.length === 0) return null;

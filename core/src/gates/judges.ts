@@ -44,7 +44,11 @@ export function judgeWitnesses(state: GateFactsToJudge): Verdict {
   return { outcome: 'good', reasons, next: [] };
 }
 
-/** The pressure read or what counts instead; a way of taking it out that does not fit this system stands against it. */
+/**
+ * The pressure read or what counts instead; a way of taking it out that does not fit this system stands against it.
+ *
+ * @example judgePressureOut(state).outcome // 'unknown' until something proves it
+ */
 export function judgePressureOut(state: GateFactsToJudge): Verdict {
   const school = judgeSchool(state);
   if (school.outcome === 'bad' && state.pressure?.reading === undefined) return school;
@@ -83,6 +87,8 @@ export function judgeThings(state: GateFactsToJudge): Verdict {
 /**
  * Joints that must be made before the key is turned: every live one and every one on top, wherever a hand gets to it; and
  * whatever else is within reach here and waits for nothing.
+ *
+ * @example jointsDueHere(state).map((item) => item.name)
  */
 export function jointsDueHere(state: GateFactsToJudge): LedgerItem[] {
   const isOpen = (item: LedgerItem) => item.state === 'open' || item.state === 'deferred';

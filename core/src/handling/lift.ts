@@ -41,7 +41,11 @@ export function weightLimit(lift: LiftMetric): number {
   return 23 * (25 / h) * (1 - 0.003 * Math.abs(v - 75)) * (0.82 + 4.5 / d) * (1 - 0.0032 * a) * fm * cm;
 }
 
-/** The same in inches and pounds: 51 · 10/H · (1 − 0.0075·|V − 30|) · (0.82 + 1.8/D) · …; lb. */
+/**
+ * The same in inches and pounds: 51 · 10/H · (1 − 0.0075·|V − 30|) · (0.82 + 1.8/D) · …; lb.
+ *
+ * @example weightLimitUS({ horizontal: 10, vertical: 30, distance: 10, asymmetry: 0, frequency: 1, coupling: 1 }) // 51 lb
+ */
 export function weightLimitUS(lift: LiftMetric): number {
   const h = inside('horizontal', lift.horizontal, { lo: 10, hi: 25, unit: 'in' });
   const v = inside('vertical', lift.vertical, { lo: 0, hi: 70, unit: 'in' });

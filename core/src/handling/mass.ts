@@ -117,7 +117,11 @@ export function litresToTakeOut({
   };
 }
 
-/** Litres that stay aboard once it is drained the usual way: what the pick-up leaves, and what stands behind a hump. */
+/**
+ * Litres that stay aboard once it is drained the usual way: what the pick-up leaves, and what stands behind a hump.
+ *
+ * @example drained(file, aboard).hi // L that may stay
+ */
 export function drained(file: VehicleFile, aboard: Estimate): Estimate {
   const behind = staysAboard(file, aboard).pockets.filter((p) => p.kind === 'sill');
   const rest = behind.reduce((sum, p) => add(sum, p.litres), estimateOf(file, file.tank.unusable));

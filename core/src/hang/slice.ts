@@ -108,7 +108,7 @@ function poseHeard(own: Own, said: Pose, facts: Readonly<HangFacts>): Pose {
   return newest.size === 0 ? said : [...newest.values()].reduce((low, pose) => lowerOf(low, pose), { ...HOME });
 }
 
-/** A line that was pulled, to be looked at. */
+/** A line that was pulled, to be looked at. @example pullOf('line:vent', moment, { found: false, words: null }) */
 export const pullOf = (
   key: string,
   moment: Moment,

@@ -68,7 +68,7 @@ export function completed(state: JobState | null, kind: EntryKind, body: object)
 /** Version a kind is written in now. @throws UnknownEntry for a kind nobody lists @example versionOf('made') // 1 */
 export const versionOf = (kind: string): number => kindOf(kind).version;
 
-/** The kind of that name. @throws UnknownEntry for a kind nobody lists */
+/** The kind of that name. @throws UnknownEntry for a kind nobody lists @example kindOf('note').version // 1 */
 export const kindOf = (kind: string): Kind =>
   parts.registry.get(kind) ?? readAs(parts.registry, { kind, version: 0 } as RawEntry).kind;
 

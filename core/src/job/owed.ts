@@ -3,7 +3,11 @@ import { fileName, splitKey } from '../vehicle/index.ts';
 import { slices } from './slices.ts';
 import type { JobState } from './state.ts';
 
-/** What people call a resource that two devices disagree about. */
+/**
+ * What people call a resource that two devices disagree about.
+ *
+ * @example resourceName(state, 'pose') // 'where the tank hangs'
+ */
 export function resourceName(state: Pick<JobState, 'vehicle' | 'items' | 'extras'>, key: string): string {
   const { kind, id } = splitKey(key);
   if (key === 'pose') return 'where the tank hangs';

@@ -42,7 +42,11 @@ export function makeWindow(state: BackFacts, item: Pick<LedgerItem, 'key' | 'way
   return { from: Math.min(reach, to), to, sure: reach <= to, way };
 }
 
-/** By which drop a thing must be back. Without a limit it goes back at home, or before its event. */
+/**
+ * By which drop a thing must be back. Without a limit it goes back at home, or before its event.
+ *
+ * @example backBy(state, opening) // { event: 'home' } where nothing is lost on the way
+ */
 export function backBy(state: BackFacts, opening: Opening): BackBy {
   if (opening.kind === 'thing') return { event: `before ${opening.until ?? 'the ring closes'}` };
   if (opening.kind === 'loose') return { event: opening.until ?? 'home' };

@@ -69,5 +69,5 @@ export function judgeCut(kind: CutKind, tried: readonly string[]): Verdict {
 export const untriedOf = (kind: CutKind, tried: readonly string[]): string[] =>
   triedFirst[kind].filter((what) => !tried.includes(what));
 
-/** Key under which what was cut is owed until it is made good. */
+/** Key under which what was cut is owed until it is made good. @example cutKey('e12') // 'cut:e12' */
 export const cutKey = (entryId: string): string => `cut:${entryId}`;

@@ -41,7 +41,11 @@ export type LedgerFacts = VehicleSlice & { pose: Pose; slack: Readonly<Record<st
 /** Id of the opening that an entry made of a thing. @example openingId('line:feed', 'e12') // 'line:feed@e12' */
 const openingId = (key: string, entry: string): string => `${key}@${entry}`;
 
-/** Is the thing off? A thing two devices say different things of counts as on where it would bind. */
+/**
+ * Is the thing off? A thing two devices say different things of counts as on where it would bind.
+ *
+ * @example isOff(state, 'line:feed') // true
+ */
 export const isOff = (
   state: Pick<LedgerSlice, 'off'> & Partial<Pick<KernelState, 'twoDevices'>>,
   key: string,
@@ -87,7 +91,11 @@ function close(
   own.off[key] = (own.off[key] ?? []).filter((id) => !ids.includes(id));
 }
 
-/** Openings of a thing that the maker of an entry knew and that are not closed. */
+/**
+ * Openings of a thing that the maker of an entry knew and that are not closed.
+ *
+ * @example knownOpenings(own, 'line:feed', moment) // ['line:feed@e12']
+ */
 export const knownOpenings = (own: Pick<LedgerSlice, 'openings' | 'off'>, key: string, moment: Moment): string[] =>
   (own.off[key] ?? []).filter(
     (id) => id === openingId(key, moment.id) || moment.knew(id.slice(id.lastIndexOf('@') + 1)),
@@ -97,7 +105,11 @@ export const knownOpenings = (own: Pick<LedgerSlice, 'openings' | 'off'>, key: s
 export const closedOpenings = ({ openings }: Pick<LedgerSlice, 'openings'>, key: string): string[] =>
   openings.filter((o) => o.key === key && o.closedIn !== null).map((o) => o.id);
 
-/** Of those, what the maker of an entry knew to be closed. */
+/**
+ * Of those, what the maker of an entry knew to be closed.
+ *
+ * @example knownClosed(own, 'line:feed', moment) // ['line:feed@e12']
+ */
 export const knownClosed = (
   { openings }: Pick<LedgerSlice, 'openings'>,
   key: string,

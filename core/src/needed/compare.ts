@@ -74,6 +74,10 @@ export function compareList(state: { complaint: Complaint } & Answered): Compare
     .map(({ id, name, why }) => ({ id, name, why, is: answerTo(state, COMPARE, id) ?? null }));
 }
 
-/** Lines that still stand against the job: different, or to be carried over and not yet done. */
+/**
+ * Lines that still stand against the job: different, or to be carried over and not yet done.
+ *
+ * @example compareOpen(state).length // 0 once all were held against the old ones
+ */
 export const compareOpen = (state: { complaint: Complaint } & Answered): Compared[] =>
   compareList(state).filter((line) => line.is === 'different' || line.is === 'carry');

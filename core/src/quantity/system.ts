@@ -35,6 +35,6 @@ export function lengthText(mm: number, system: UnitSystem): string {
   return `${figure} ${unit}${beside ? ` (${beside})` : ''}`;
 }
 
-/** Steps of a scale of heights: round in the person's unit. mm */
+/** Steps of a scale of heights: round in the person's unit. mm @example scaleSteps('metric') // [20, 50, 100, 200] */
 export const scaleSteps = (system: UnitSystem): readonly number[] =>
   system === 'us' ? [1, 2, 4, 8].map((inch) => inch * MM_PER_INCH) : [20, 50, 100, 200];

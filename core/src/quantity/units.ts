@@ -104,7 +104,11 @@ export const units: Record<Dimension, Record<string, Unit>> = {
   },
 };
 
-/** Finds a unit by any accepted spelling. @throws InputError naming the units that would have been right */
+/**
+ * Finds a unit by any accepted spelling. @throws InputError naming the units that would have been right
+ *
+ * @example findUnit('pressure', 'PSI', 'reading').symbol // 'psi'
+ */
 export function findUnit(dimension: Dimension, spelling: string, field: string): Unit {
   const wanted = spelling.toLowerCase().replace(/[\s.]/g, '');
   for (const unit of Object.values(units[dimension])) if (unit.names.includes(wanted)) return unit;

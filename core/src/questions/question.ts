@@ -28,7 +28,7 @@ export interface Answered {
   answers: AnswerBook;
 }
 
-/** Under what an answer is kept. */
+/** Under what an answer is kept. @example bookKey('blocks', 'exhaust') // 'blocks/exhaust' */
 export const bookKey = (question: string, of: string | null): string => (of === null ? question : `${question}/${of}`);
 
 /**

@@ -216,9 +216,17 @@ const row = (line: QuoteLine, currency: string) => ({
   why: inWords(line.why),
 });
 
-/** The quote as CSV (RFC 4180), one line a row; a price that is missing stays empty. */
+/**
+ * The quote as CSV (RFC 4180), one line a row; a price that is missing stays empty.
+ *
+ * @example quoteCsv(quoteOf(state, prices))
+ */
 export const quoteCsv = (quote: Quote): string => Papa.unparse(quote.lines.map((l) => row(l, quote.currency)));
 
-/** The quote as JSON lines, one object a line. */
+/**
+ * The quote as JSON lines, one object a line.
+ *
+ * @example quoteJsonLines(quoteOf(state, prices)).split('\n').length // one a line
+ */
 export const quoteJsonLines = (quote: Quote): string =>
   quote.lines.map((l) => JSON.stringify(row(l, quote.currency))).join('\n') + '\n';

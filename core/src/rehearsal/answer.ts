@@ -41,6 +41,7 @@ export const realHands: Hands = { overshoot: 10, eye: 10 };
  * enough is seen. The tank state tells what is still attached; the truth tells what that means.
  *
  * @param at where the two ends really hang before the move, mm
+ * @example answer(truth, { state, stop: nextStop(state), at: { f: 40, r: 40 }, rng }).tight // ['line:vent']
  */
 export function answer(
   truth: Truth,

@@ -26,7 +26,7 @@ export const moveCost = (model: RouteModel): number => hundredths(model.moveMinu
 /** What it costs more where the tilt changes. @throws InputError above 600 minutes @example tiltCost(model) */
 export const tiltCost = (model: RouteModel): number => hundredths(model.tiltMinutes, 'tiltMinutes') * MINUTES;
 
-/** Back to what people count. */
+/** Back to what people count. @example unpack(moveCost(model)).moves // 1 */
 export const unpack = (cost: number): { minutes: number; moves: number; twoPersonMinutes: number } => {
   const rest = cost % MINUTES;
   return {

@@ -13,7 +13,11 @@ export interface Group {
   poses: (Pose | undefined)[];
 }
 
-/** What a pose reaches and breaks. */
+/**
+ * What a pose reaches and breaks.
+ *
+ * @example groupAt(p, { f: 40, r: 40 }).ways // indexes of what a hand reaches there
+ */
 export function groupAt(p: Prepared, pose: Pose): Pick<Group, 'ways' | 'broken'> {
   const ways: number[] = [];
   p.ways.forEach((way, i) => {
@@ -29,6 +33,8 @@ export function groupAt(p: Prepared, pose: Pose): Pick<Group, 'ways' | 'broken'>
 /**
  * On a fixed tilt every ceiling and every reach is one interval of the first end's drop, so that only the drops where a
  * reach begins matter: any other pose reaches no more and breaks no less than the next one above it.
+ *
+ * @example groupsOf(prepare(model)).length // places that differ in what is reached
  */
 export function groupsOf(p: Prepared): Group[] {
   const found = new Map<string, Group>();

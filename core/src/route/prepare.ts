@@ -58,6 +58,7 @@ const byId = <T extends { id: string }>(a: T, b: T): number => (a.id < b.id ? -1
  * Checks a model and turns it into the form the search works on.
  *
  * @throws InputError for poses off the grid, too many things, an unknown id, a circle
+ * @example prepare(model).things // ['line:feed', 'line:vent']
  */
 export function prepare(model: RouteModel): Prepared {
   check(model);

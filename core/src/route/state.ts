@@ -39,7 +39,7 @@ export const fork = (s: State): State => ({
   late: [...s.late],
 });
 
-/** Everything of `a` is in `b`. */
+/** Everything of `a` is in `b`. @example within([1, 0], [3, 0]) // true */
 export const within = (a: readonly [number, number], b: readonly [number, number]): boolean =>
   (a[0] & ~b[0]) === 0 && (a[1] & ~b[1]) === 0;
 
@@ -47,7 +47,7 @@ export const within = (a: readonly [number, number], b: readonly [number, number
 export const disjoint = (a: readonly [number, number], b: readonly [number, number]): boolean =>
   (a[0] & b[0]) === 0 && (a[1] & b[1]) === 0;
 
-/** Ceilings that no longer bind once these things are done. */
+/** Ceilings that no longer bind once these things are done. @example freed(p, state.done) */
 export function freed(p: Prepared, done: readonly [number, number]): [number, number] {
   const out: [number, number] = [0, 0];
   for (let i = 0; i < p.limits.length; i++) if (!disjoint(p.limits[i]!.freed, done)) out[i >> 5]! |= 1 << (i & 31);

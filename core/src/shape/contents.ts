@@ -60,7 +60,11 @@ function needsLevel(tilt: Tilt): void {
     );
 }
 
-/** Litres of a full tank as its shape says. */
+/**
+ * Litres of a full tank as its shape says.
+ *
+ * @example shapeLitres({ kind: 'box', length: 1000, width: 400, height: 200 }) // 80
+ */
 export const shapeLitres = (shape: TankShape): number =>
   shape.kind === 'table' ? shape.rows.at(-1)![1] : solidOf(shape).volume / LITRE;
 
@@ -111,12 +115,20 @@ function heights({ vertices }: Mesh, [ux, uy, uz]: Point3): [number, number] {
   return [lo, hi];
 }
 
-/** Share of full, 0 to 1, at a level above the lowest point of a level tank. */
+/**
+ * Share of full, 0 to 1, at a level above the lowest point of a level tank.
+ *
+ * @example shareAt({ kind: 'box', length: 1000, width: 400, height: 200 }, 50) // 0.25
+ */
 export function shareAt(shape: TankShape, mm: number): number {
   const at = Math.min(shape.height, Math.max(0, mm));
   return Math.min(1, contentsBelow(shape, at).litres / shapeLitres(shape));
 }
 
-/** Level above the lowest point of a level tank at a share of full, mm. */
+/**
+ * Level above the lowest point of a level tank at a share of full, mm.
+ *
+ * @example levelAt({ kind: 'box', length: 1000, width: 400, height: 200 }, 0.25) // 50
+ */
 export const levelAt = (shape: TankShape, share: number): number =>
   surfaceAt(shape, Math.min(1, Math.max(0, share)) * shapeLitres(shape));

@@ -46,14 +46,22 @@ export function prism(
   return { vertices, triangles: Uint32Array.from(list) };
 }
 
-/** Area of a polygon, above zero where it runs counter-clockwise. */
+/**
+ * Area of a polygon, above zero where it runs counter-clockwise.
+ *
+ * @example area([[0, 0], [10, 0], [10, 5], [0, 5]]) // 50
+ */
 export const area = (points: readonly (readonly [number, number])[]): number =>
   points.reduce((sum, [x, y], i) => {
     const [nx, ny] = points[(i + 1) % points.length]!;
     return sum + (x * ny - nx * y) / 2;
   }, 0);
 
-/** Several meshes as one; they may touch. */
+/**
+ * Several meshes as one; they may touch.
+ *
+ * @example together([prism(left, { axis: 'x', from: 0, to: 3 }), prism(right, { axis: 'x', from: 3, to: 7 })])
+ */
 export function together(meshes: readonly Mesh[]): Mesh {
   const vertices: number[] = [];
   const triangles: number[] = [];
@@ -88,7 +96,7 @@ export function below(mesh: Mesh, up: Point3, height: number): Below {
   return { volume: swept[0]!, moment: [swept[1]!, swept[2]!, swept[3]!], surface: swept[4]! };
 }
 
-/** Only the volume, with nothing allocated; for searches. mm³ */
+/** Only the volume, with nothing allocated; for searches. mm³ @example volumeBelow(mesh, [0, 0, 1], 2.5) */
 export function volumeBelow(mesh: Mesh, up: Point3, height: number): number {
   sweep(mesh, { ux: up[0], uy: up[1], uz: up[2], height });
   return swept[0]!;

@@ -14,7 +14,7 @@ interface Section {
   isProfile: boolean;
 }
 
-/** The axis along which the profile of a shape is seen. */
+/** The axis along which the profile of a shape is seen. @example profileAxis(lobes) // 'x' */
 export const profileAxis = (shape: TankShape): Axis => solidOf(shape).outline.axis;
 
 /**

@@ -1,6 +1,10 @@
 import type { TableShape } from './types.ts';
 
-/** Share of full at a level, 0 to 1, straight between the rows. */
+/**
+ * Share of full at a level, 0 to 1, straight between the rows.
+ *
+ * @example tableShare({ kind: 'table', length, width, height, rows: [[0, 0], [100, 40]] }, 25) // 0.25
+ */
 export function tableShare({ rows }: TableShape, mm: number): number {
   const most = rows.at(-1)![1];
   if (mm <= rows[0]![0]) return mm < rows[0]![0] ? 0 : rows[0]![1] / most;
@@ -11,7 +15,11 @@ export function tableShare({ rows }: TableShape, mm: number): number {
   return 1;
 }
 
-/** Level at a share of full, mm; the other way round. */
+/**
+ * Level at a share of full, mm; the other way round.
+ *
+ * @example tableLevel({ kind: 'table', length, width, height, rows: [[0, 0], [100, 40]] }, 0.25) // 25
+ */
 export function tableLevel({ rows }: TableShape, share: number): number {
   const litres = share * rows.at(-1)![1];
   if (litres <= rows[0]![1]) return rows[0]![0];

@@ -144,6 +144,7 @@ function pockets({ cells, portals }: Solid, levels: Float64Array, up: Point3): n
  * The cell a point lies in.
  *
  * @throws InputError for a point outside the tank
+ * @example cellAt(solidOf(lobes), [20, 200, 5]) // 0
  */
 export function cellAt(solid: Solid, [x, y, z]: Point3): number {
   const { axis, depth, sump } = solid.outline;

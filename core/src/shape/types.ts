@@ -58,7 +58,7 @@ export interface Tilt {
 /** Level both ways. */
 export const noTilt: Tilt = { x: 0, y: 0 };
 
-/** Upright as seen from a tilted tank, a unit vector. */
+/** Upright as seen from a tilted tank, a unit vector. @example upOf({ x: 0, y: 0 }) // [0, 0, 1] */
 export function upOf(tilt: Tilt): Point3 {
   const [a, b] = [-Math.tan((tilt.x * Math.PI) / 180), -Math.tan((tilt.y * Math.PI) / 180)];
   const norm = Math.hypot(a, b, 1);

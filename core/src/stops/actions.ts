@@ -82,7 +82,11 @@ function wantedNext(state: TankState, left: readonly Binding[], margins: Margins
   return here === 0 ? Math.min(FIRST_STOP, limit) : limit;
 }
 
-/** A thing to take off by a way: its name, what it needs, how it lets go. */
+/**
+ * A thing to take off by a way: its name, what it needs, how it lets go.
+ *
+ * @example actionFor(state, 'line:feed', way).hint
+ */
 export function actionFor(state: TankState, key: string, way: Way): Action {
   const { kind, id } = splitKey(key);
   const { vehicle } = state;
@@ -102,7 +106,11 @@ export function actionFor(state: TankState, key: string, way: Way): Action {
   };
 }
 
-/** Supports come off last before the first move, once the jack carries. Minutes: common practice, no source. */
+/**
+ * Supports come off last before the first move, once the jack carries. Minutes: common practice, no source.
+ *
+ * @example supportsOff(state).map((a) => a.name) // ['front strap', 'rear strap']
+ */
 export function supportsOff(state: TankState): Action[] {
   return state.vehicle.supports
     .filter((s) => !isOff(state, keyOf('support', s.id)))

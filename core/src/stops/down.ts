@@ -102,6 +102,7 @@ function lastChance(ways: readonly Way[], here: number): number[] {
  * Used for the plan's own stop and for a height the technician chose.
  *
  * @param work what comes off there, where the plan says so; else all that is in reach for certain
+ * @example stopAt(state, { pose: { f: 40, r: 40 }, kind: 'stop' }).actions
  */
 export function stopAt(
   state: TankState,
@@ -148,6 +149,6 @@ function needOf(state: TankState, binding: Binding, to: number): Stop['needs'] {
   return [{ key: binding.key, name: binding.name, mm: reach }];
 }
 
-/** A whole number of grid steps within reach of the ± keys. */
+/** A whole number of grid steps within reach of the ± keys. @example stepHeight(40, 10, 200) // 50 */
 export const stepHeight = (from: number, by: -10 | 10 | -5 | 5, clear: number): number =>
   Math.min(clear, Math.max(0, Math.round((from + by) / GRID) * GRID));

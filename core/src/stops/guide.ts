@@ -83,7 +83,11 @@ function lowestThatServes(state: TankState, { stops }: Route, margins: Margins):
   return pose;
 }
 
-/** What a route does at a stop, as things to take off; looks are left out. */
+/**
+ * What a route does at a stop, as things to take off; looks are left out.
+ *
+ * @example actionsOf(state, [{ thing: 'line:feed', way: 'feed-top' }])[0]?.name
+ */
 export const actionsOf = (state: TankState, uses: Route['stops'][number]['uses']): Action[] =>
   uses
     .filter((use) => !use.thing.startsWith('look:'))

@@ -64,7 +64,11 @@ export function afterStop<S extends TankState>(state: S, stop: Pick<Stop, 'pose'
   return stop.actions.reduce<S>((now, action) => takenOff(now, action.key, action.way), { ...state, pose: stop.pose });
 }
 
-/** Stop marks for the drawing: drops still ahead with the short names of what comes off there. */
+/**
+ * Stop marks for the drawing: drops still ahead with the short names of what comes off there.
+ *
+ * @example marksAhead(planDescent(state))[0] // { drop: 40, names: ['feed'] }
+ */
 export function marksAhead(plan: Plan<Stop>): { drop: number; names: string[] }[] {
   return plan.stops
     .filter((s) => s.kind !== 'out' && s.kind !== 'there' && s.kind !== 'held')

@@ -46,6 +46,8 @@ export function levelTest(state: TankState): number | null {
 /**
  * Is the look at the joints with the key on over? The key may be turned, and what was seen was told, or they can't be
  * seen from here any more, or none of them is on top.
+ *
+ * @example tested(state) // true once the joints were looked at under pressure
  */
 export function tested(state: TankState): boolean {
   if (state.gates[4].passed === null) return false;

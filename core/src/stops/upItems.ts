@@ -62,7 +62,11 @@ export function thingItem(
 const minutesOf = (state: TankState, way: Way | undefined, else_: Span): UpItem['minutes'] =>
   way ? estimateOf(state.vehicle, way.minutes) : { ...else_, basis: commonPractice };
 
-/** The jack carries until the straps do, so they go on before anything else at home. */
+/**
+ * The jack carries until the straps do, so they go on before anything else at home.
+ *
+ * @example jackFirst(items)[0]?.key // 'support:front'
+ */
 export function jackFirst(items: readonly UpItem[]): UpItem[] {
   const rank = ['support', 'line', 'clip', 'obstruction'];
   const of = (key: string) => rank.indexOf(splitKey(key).kind);

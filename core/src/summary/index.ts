@@ -54,7 +54,11 @@ export interface JobSummary {
   signed: string | null;
 }
 
-/** The row for the bays, made from the state each time an entry arrives. */
+/**
+ * The row for the bays, made from the state each time an entry arrives.
+ *
+ * @example summaryOf(state).station // 'drop'
+ */
 export function summaryOf(state: JobState): JobSummary {
   const station = stationNow(state);
   const told = sentence(state, station);

@@ -55,6 +55,7 @@ export function tankOutlet(file: VehicleFile): { at: Point3; guessed: boolean } 
  * What sills can hold back when nothing stands above them, and how high: nobody who looks into one lobe knows the other.
  *
  * @returns litres as the file’s capacity has them, and mm above the lowest point; nothing for a shape without a sill
+ * @example behindSills(file).litres // 0 without a sill
  */
 export function behindSills(file: VehicleFile): { litres: number; crest: number } {
   const { shape } = file.tank;
@@ -115,7 +116,11 @@ const atMost = (a: Estimate, most: Estimate): Estimate => ({
   basis: a.basis,
 });
 
-/** How far a tank may be tipped either way, degrees: the file's limit over its length, and as much across. */
+/**
+ * How far a tank may be tipped either way, degrees: the file's limit over its length, and as much across.
+ *
+ * @example tiltReach({ ...file, tiltLimit: 100, length: 1000 }).x // 5.71
+ */
 export function tiltReach(file: VehicleFile): Tilt {
   const degrees = (Math.atan(file.tiltLimit / file.length) * 180) / Math.PI;
   return { x: degrees, y: degrees };

@@ -28,6 +28,7 @@ const within = (range: Range, rng: Rng): number => range.lo + rng() * (range.hi 
  * A vehicle whose truth lies anywhere inside the ranges of its file.
  *
  * @param rng numbers in [0, 1)
+ * @example truthInside(file, seeded(1)).slack.feed // between lo and hi of the file
  */
 export function truthInside(file: VehicleFile, rng: Rng): Truth {
   const truth: Truth = {
@@ -54,13 +55,21 @@ export function truthInside(file: VehicleFile, rng: Rng): Truth {
   return truth;
 }
 
-/** The same vehicle with something in the way that nobody wrote down. */
+/**
+ * The same vehicle with something in the way that nobody wrote down.
+ *
+ * @example withSnag(truthInside(file, rng), file, rng).snag?.at
+ */
 export const withSnag = (truth: Truth, file: VehicleFile, rng: Rng): Truth => ({
   ...truth,
   snag: { x: rng() * file.length, at: 15 + rng() * (file.clear - 30) },
 });
 
-/** The same vehicle with one line's slack below what the file says is possible. mm */
+/**
+ * The same vehicle with one line's slack below what the file says is possible. mm
+ *
+ * @example truthOutside(file, { rng, lineId: 'vent', short: 25 }).slack.vent // 25 mm less than the file's least
+ */
 export function truthOutside(
   file: VehicleFile,
   { rng, lineId, short }: { rng: Rng; lineId: string; short: number },
@@ -74,7 +83,11 @@ export function truthOutside(
   return { ...truth, slack: { ...truth.slack, [lineId]: Math.max(0, line.slack.lo - short) } };
 }
 
-/** A random vehicle near an archetype: every range moved and stretched, still lo ≤ typ ≤ hi. */
+/**
+ * A random vehicle near an archetype: every range moved and stretched, still lo ≤ typ ≤ hi.
+ *
+ * @example randomVehicle(archetypes[0]!, seeded(3)).connections.length
+ */
 export function randomVehicle(base: VehicleFile, rng: Rng): VehicleFile {
   const vary = (range: Range): Range => {
     if (range.hi >= 9999 || range.hi === 0) return range;

@@ -69,7 +69,7 @@ export function checkVehicle(file: VehicleFile): void {
   checkCircle(after);
 }
 
-/** Shape and outlet; also for a shape that is typed while a job runs. */
+/** Shape and outlet; also for a shape that is typed while a job runs. @example checkTank(file.tank) */
 export function checkTank({ shape, outlet }: Pick<VehicleFile['tank'], 'shape' | 'outlet'>): void {
   checkShape(shape, 'tank.shape');
   if (outlet && shape.kind !== 'table') trappedFuel(shape, [outlet.x, outlet.y, outlet.z]);

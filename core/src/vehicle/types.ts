@@ -238,7 +238,11 @@ export interface VehicleFile {
   seen?: Record<string, number[]>;
 }
 
-/** A range of the file as an estimate, on its own basis or the file's. */
+/**
+ * A range of the file as an estimate, on its own basis or the file's.
+ *
+ * @example estimateOf(file, line.slack).basis.kind // 'typical'
+ */
 export function estimateOf(file: Pick<VehicleFile, 'basis'>, range: Range): Estimate {
   return { lo: range.lo, typ: range.typ, hi: range.hi, basis: range.basis ?? { kind: file.basis } };
 }

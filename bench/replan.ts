@@ -8,6 +8,7 @@ export async function benchReplan(): Promise<void> {
   const built = await build({
     configFile: false,
     logLevel: 'silent',
+    define: { 'process.env.NODE_ENV': '"production"' },
     build: {
       write: false,
       lib: { entry: new URL('./replan.worker.ts', import.meta.url).pathname, formats: ['es'], fileName: 'replan' },

@@ -57,10 +57,14 @@ function unheard(base: KernelState | null, entries: readonly RawEntry[]): RawEnt
     if (ids.has(entry.id)) return false;
     ids.add(entry.id);
     if (entry.seq !== undefined && entry.seq <= last) return false;
-    had ??= new Set(base?.heads.filter((head) => head.seq === null).map((head) => head.id));
+    had ??= onTheirWay(base);
     return !had.has(entry.id);
   });
 }
+
+/** What was folded before it had a number. */
+const onTheirWay = (base: KernelState | null): Set<string> =>
+  new Set(base && base.unnumbered > 0 ? base.heads.filter((head) => head.seq === null).map((head) => head.id) : []);
 
 /** One run over a batch: what is planned first, then played. */
 class Run<S extends KernelState> {

@@ -27,9 +27,13 @@ export function headOf(heads: readonly Head[], entry: RawEntry, kind: Kind): Hea
   };
 }
 
+/** So often looking through the heads costs less than a book of all of them. */
+const FEW = 4;
+
 /** The kernel’s own part of a state while a batch is folded: copied once, then added to. */
 export class Ledgering {
   heads: Head[];
+  unnumbered: number;
   lastSeq: number;
   newest: string;
   closedAt: number | null;
@@ -38,11 +42,12 @@ export class Ledgering {
   twoDevices: Record<string, TwoDevices>;
   private touched: Record<string, readonly number[]>;
   private own = new Map<string, number[]>();
-  private places: Map<string, number>;
+  private places: Map<string, number> | null = null;
+  private asked = 0;
 
   constructor(base: KernelState | null) {
     this.heads = [...(base?.heads ?? [])];
-    this.places = new Map(this.heads.map((head, place) => [head.id, place]));
+    this.unnumbered = base?.unnumbered ?? 0;
     this.lastSeq = base?.lastSeq ?? 0;
     this.newest = base?.newest ?? '';
     this.closedAt = base?.closedAt ?? null;
@@ -54,12 +59,17 @@ export class Ledgering {
 
   /** Puts an entry next in the log. */
   add(head: Head): void {
-    this.places.set(head.id, this.heads.length);
+    this.places?.set(head.id, this.heads.length);
     this.heads.push(head);
+    if (head.seq === null) this.unnumbered += 1;
   }
 
-  /** Place of an entry in the log; -1 where it is not there. */
-  placeOf = (id: string): number => this.places.get(id) ?? -1;
+  /** Place of an entry in the log; -1 where it is not there. Asked often, it makes itself a book of them. */
+  placeOf = (id: string): number => {
+    if (!this.places && this.asked++ < FEW) return placeIn(this.heads, id);
+    if (!this.places) this.places = new Map(this.heads.map((head, place) => [head.id, place]));
+    return this.places.get(id) ?? -1;
+  };
 
   /** From now on the entry counts. */
   count(place: number): Head {
@@ -120,10 +130,20 @@ export class Ledgering {
 
   /** What the state keeps. */
   kept(): Omit<KernelState, 'jobId'> {
-    const { heads, lastSeq, newest, closedAt, late, refusedHere, twoDevices } = this;
+    const { heads, unnumbered, lastSeq, newest, closedAt, late, refusedHere, twoDevices } = this;
     this.touched = { ...this.touched, ...Object.fromEntries(this.own) };
     this.own.clear();
-    return { heads: [...heads], lastSeq, newest, closedAt, late, refusedHere, twoDevices, touched: this.touched };
+    return {
+      heads: [...heads],
+      unnumbered,
+      lastSeq,
+      newest,
+      closedAt,
+      late,
+      refusedHere,
+      twoDevices,
+      touched: this.touched,
+    };
   }
 
   /** Places of the entries that touch a resource, to be added to. */

@@ -55,6 +55,8 @@ export interface KernelState {
   jobId: string;
   /** Every entry in the order of the log. */
   heads: readonly Head[];
+  /** How many of them have no number yet. */
+  unnumbered: number;
   /** Number of the newest entry of the server. */
   lastSeq: number;
   /** Id of the newest entry that counts. */

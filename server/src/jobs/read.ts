@@ -66,7 +66,7 @@ export function readEntry(raw: unknown, jobId: string, state: JobState | null): 
     found: on,
     expected: 'the newest entry of the server this device held',
   });
-  const held = on === null || state?.heads.some((head) => head.id === on && head.seq !== null);
+  const held = on === null || state?.heads.findLast((head) => head.id === on && head.seq !== null);
   needs(Boolean(held), {
     field: 'on',
     found: on,

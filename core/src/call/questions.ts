@@ -26,8 +26,9 @@ export interface CallQuestion {
     | { witness: 'dip' };
 }
 
+/** More than so many nobody answers before a job; common practice, no source. */
 const MOST = 3;
-/** Under it nobody asks, minutes and kilograms. */
+/** What an answer must change to be worth asking for, minutes and kilograms; common practice, no source. */
 const WORTH = { minutes: 3, kilograms: 4 };
 /** What it costs when there is no way down after all, minutes; common practice, no source. */
 const NO_WAY = 30;

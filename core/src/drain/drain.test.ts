@@ -6,7 +6,8 @@ import { InputError } from '../errors/index.ts';
 import { estimate, exactly } from '../estimate/index.ts';
 import { archetypes } from '../vehicle/index.ts';
 import { bestWayOut, drainFacts, drainWays, shareOut } from './index.ts';
-import { drainTime, frictionFactor, GRAVITY, siphonFlow } from './flow.ts';
+import { drainTime, frictionFactor, siphonFlow } from './flow.ts';
+import { GRAVITY } from '../quantity/index.ts';
 
 const PETROL = 0.6e-6;
 

@@ -11,6 +11,9 @@ export interface DrainKit {
   siphon: { bore: number; length: number } | null;
 }
 
+/** What a pump gives of its rated flow, with its hose and what it lifts; common practice, no source. */
+const RATED = { lo: 0.6, hi: 1.4 };
+
 /**
  * The kit as a shop types it: a rated flow in L/min, a bore in mm, a length in m. A rated flow is seldom reached.
  *
@@ -19,7 +22,7 @@ export interface DrainKit {
 export function kitOf(kit: { transferPump: number | null; siphonBore: number | null; siphonLength: number }): DrainKit {
   const { transferPump: flow, siphonBore: bore, siphonLength: length } = kit;
   return {
-    transferPump: flow === null ? null : { lo: flow * 0.6, typ: flow, hi: flow * 1.4, basis: shopRule },
+    transferPump: flow === null ? null : { lo: flow * RATED.lo, typ: flow, hi: flow * RATED.hi, basis: shopRule },
     siphon: bore === null ? null : { bore: bore / 1000, length },
   };
 }

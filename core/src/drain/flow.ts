@@ -1,7 +1,5 @@
+import { GRAVITY } from '../quantity/index.ts';
 import { InputError } from '../errors/index.ts';
-
-/** Standard gravity, m/s². Published: ISO 80000-3, by definition. */
-export const GRAVITY = 9.80665;
 
 /**
  * Darcy friction factor: 64/Re to 2 300, Colebrook from 4 000, a straight line between, so that every flow has a solution.

@@ -1,10 +1,7 @@
 import { computed, type Basis } from '../basis/index.ts';
 import { InputError } from '../errors/index.ts';
-import { GRAVITY } from './flow.ts';
+import { ATMOSPHERE, GRAVITY } from '../quantity/index.ts';
 import type { Hose } from './flow.ts';
-
-/** Standard atmosphere, Pa; ISO 2533, by definition. */
-const ATMOSPHERE = 101_325;
 
 /**
  * How much still comes out of a tank whose filler cap is shut: until the air above has thinned by the head of fuel.

@@ -35,6 +35,12 @@ export interface DrainWay {
 
 /** Head a siphon works under from a tank on a lift to a can on the floor, m; common practice, no source. */
 const SIPHON_HEAD: Estimate = { lo: 0.25, typ: 0.5, hi: 0.9, basis: commonPractice };
+/** Share of a head that is left when the fuel has sunk, at the worst; common practice, no source. */
+const HEAD_LEFT = 0.7;
+/** A hose that does not find the lowest place leaves so many times as much; common practice, no source. */
+const SIPHON_LEAVES = 1.5;
+/** Loss coefficient of a plain inlet of a pipe; from memory of handbooks. */
+const INLET_LOSS = 0.5;
 /** Hole of a drain plug, m; common practice, no source. */
 const PLUG_HOLE: Estimate = { lo: 0.008, typ: 0.012, hi: 0.016, basis: commonPractice };
 /** Share of the time its own pump runs. */
@@ -129,10 +135,10 @@ function siphon(
 ): DrainWay {
   const hose = kit.siphon;
   const viscosity = kinematicViscosity(vehicle.fuel, celsius) * 1e-6;
-  const flow = (head: number) => (hose ? siphonFlow(head, { ...hose, losses: 0.5 }, viscosity) * 60_000 : 1);
+  const flow = (head: number) => (hose ? siphonFlow(head, { ...hose, losses: INLET_LOSS }, viscosity) * 60_000 : 1);
   const perMinute = sorted(
     hoseHead !== undefined && hoseHead > 0
-      ? [flow(hoseHead * 0.7), flow(hoseHead), flow(hoseHead)]
+      ? [flow(hoseHead * HEAD_LEFT), flow(hoseHead), flow(hoseHead)]
       : [flow(SIPHON_HEAD.lo), flow(SIPHON_HEAD.typ), flow(SIPHON_HEAD.hi)],
     computed('hose under its head, Colebrook'),
   );
@@ -141,7 +147,7 @@ function siphon(
     name: 'Siphon',
     minutes: plus(at(out, perMinute, perMinute.basis), { lo: 4, typ: 6, hi: 12 }),
     hands: some(4, 8, 15),
-    stays: { ...stays, hi: stays.hi * 1.5 },
+    stays: { ...stays, hi: stays.hi * SIPHON_LEAVES },
     cannot: !hose
       ? 'this shop has no siphon hose'
       : hoseHead !== undefined && hoseHead <= 0

@@ -1,11 +1,11 @@
-import { celsius, say, type Sentence } from '../quantity/index.ts';
+import { ATMOSPHERE, celsius, GAS, say, type Sentence } from '../quantity/index.ts';
 import { InputError } from '../errors/index.ts';
 import { fuels, type FuelKind } from './fuels.ts';
 
+/** Pa in a psi; NIST SP 811, appendix B, from memory. */
 const PSI = 6894.757293168;
 /** Litres of liquid that become a mole fraction of vapour: M ≈ 65 g/mol for petrol vapour, from memory. kg/mol */
 const VAPOUR_MOLAR_MASS = 0.065;
-const R = 8.314462618;
 /** Lower flammable limit of petrol vapour, share of the air by volume. NFPA 325, from memory. */
 const FLAMMABLE_LOWER = 0.014;
 
@@ -40,8 +40,8 @@ export function vapourPressure(reid: number, celsius: number): number {
  */
 export function flammableFrom(litres: number, celsius = 20): { vapour: number; mixture: number } {
   if (!(litres >= 0 && litres < 1000)) throw new InputError('litres', String(litres), '0 to 1000 L');
-  const moles = (litres * 0.745) / VAPOUR_MOLAR_MASS;
-  const vapour = (moles * R * (celsius + 273.15)) / 101_325;
+  const moles = (litres * fuels.petrol.density.typ) / VAPOUR_MOLAR_MASS;
+  const vapour = (moles * GAS * (celsius + 273.15)) / ATMOSPHERE;
   return { vapour, mixture: vapour / FLAMMABLE_LOWER };
 }
 

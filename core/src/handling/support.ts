@@ -182,7 +182,8 @@ export function postBalance(axles: Axles, tank: Estimate): PostBalance {
   const before = (rear * wheelbase) / total - posts;
   const left = (kg: number) => (rear * wheelbase - kg * axles.tank) / (total - kg) - posts;
   const after = left(tank.hi);
-  const limit = arms * 0.5;
+  // Half way to the arms: beyond it one arm carries most. Common practice, no source.
+  const limit = arms / 2;
   const words = (by: number) => say`${mm(roundTo(Math.abs(by), 5))} to the ${by < 0 ? 'front' : 'rear'}`;
   const reasons = [
     {

@@ -17,7 +17,7 @@ interface Now {
 /** The wait that runs while pressure is let out. */
 export const BLEEDING = 'pressure let out';
 
-/** How fast it falls once it is let out: to a third in so many seconds. */
+/** How fast it falls once it is let out: to a third in so many seconds. Simulated; common practice, no source. */
 const BLEED_SECONDS = 5;
 
 /**

@@ -4,7 +4,7 @@ import { hiddenTruth } from '../truth/index.ts';
 import { nowOf } from './now.ts';
 import { instruments, type Channel, type InstrumentKind, type Reading } from './types.ts';
 
-/** Two families of senders; which one a demo vehicle has follows its file, else the older one. */
+/** Ohms empty and full of the older of two families of senders, where the file of a demo vehicle has none; common practice, no source. */
 const OLDER = { empty: 20, full: 80 };
 
 /**

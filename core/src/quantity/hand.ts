@@ -7,7 +7,7 @@ interface HandUnit {
   typ: number;
 }
 
-/** mm either way */
+/** A measure of the hand is good to so much either way, mm; common practice, no source. */
 export const HAND_ERROR = 10;
 
 /** Measures a person carries along; typical figures, common practice, no source. */

@@ -1,4 +1,5 @@
 export { handUnitNear } from './hand.ts';
+export { ATMOSPHERE, GAS, GRAVITY } from './nature.ts';
 export { readQuantity } from './read.ts';
 export { bar, celsius, inWords, kilograms, litres, mm, newtonMetres, rounded, say, type Sentence } from './say.ts';
 export { lengthIn, lengthText, scaleSteps, unitSystems, type UnitSystem } from './system.ts';

@@ -13,6 +13,7 @@ interface LengthWords {
   beside: string | null;
 }
 
+/** By definition. */
 const MM_PER_INCH = 25.4;
 
 /**

@@ -1,3 +1,4 @@
+import { GRAVITY } from './nature.ts';
 import { InputError } from '../errors/index.ts';
 
 /** What is measured. */
@@ -27,9 +28,10 @@ export interface Unit {
   offset?: number;
 }
 
+/** kg in a pound and m in an inch, by definition; N in a pound-force follows from standard gravity. */
 const LB = 0.45359237;
-const LBF = 4.4482216152605;
 const INCH = 0.0254;
+const LBF = LB * GRAVITY;
 
 /**
  * Units people write, with exact factors to SI (m, kg, m³, Pa, N·m, K, s, N).

@@ -65,6 +65,9 @@ const BENCH: Record<Complaint, Span> = {
   biggerTank: { lo: 30, typ: 60, hi: 150 },
 };
 
+/** A stud that breaks, minutes; none does at the best. Common practice, no source. */
+const BROKEN_STUD = { typ: 5, hi: 25 };
+
 /** Waits that belong to a complaint, hours; common practice, no source. */
 const WAITS: Partial<Record<Complaint, [string, Span]>> = {
   rust: ['coating dries', { lo: 2, typ: 4, hi: 12 }],
@@ -131,7 +134,7 @@ export function quoteOf(state: WaysInFacts & Pick<FuelSlice, 'fuel'>, prices: Sh
   if (weak > 0)
     work('spread', {
       what: `studs that break, ${weak} of them`,
-      minutes: { lo: 0, typ: 5 * weak, hi: 25 * weak, basis: commonPractice },
+      minutes: { lo: 0, typ: BROKEN_STUD.typ * weak, hi: BROKEN_STUD.hi * weak, basis: commonPractice },
       why: 'soaked first; a broken one is held, drilled or replaced',
     });
   for (const n of neededFor(state).filter((x) => x.kind !== 'tool' && (x.rule === 'always' || x.rule === 'ifBad'))) {

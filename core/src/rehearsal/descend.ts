@@ -38,6 +38,7 @@ interface RehearsalOptions {
   goOn?: boolean;
 }
 
+/** More than any descent has: a guard, not a rule. */
 const MOST_STOPS = 120;
 
 /**

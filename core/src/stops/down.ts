@@ -31,8 +31,8 @@ export function nextStop(state: TankState, margins: Margins = state.shop): Stop 
   const { pose } = state;
   if (atGoal(state)) return stopAt(state, { pose, kind: 'there', margins });
   const atHome = deepest(state.pose) === 0;
-  const led = guide(state, margins);
-  const work = led?.actions ?? inReach(state, pose, margins);
+  const planned = guide(state, margins);
+  const work = planned?.actions ?? inReach(state, pose, margins);
   if (work.length > 0) return stopAt(state, { pose, kind: atHome ? 'start' : 'stop', margins, work });
   const binding = bindings(state);
   if (binding.length === 0)
@@ -41,8 +41,8 @@ export function nextStop(state: TankState, margins: Margins = state.shop): Stop 
       kind: state.goal === null ? 'out' : 'stop',
       margins,
     });
-  if (led?.next) {
-    const first = atHome ? towards(led.next, { most: FIRST_STOP, state, margins }) : led.next;
+  if (planned?.next) {
+    const first = atHome ? towards(planned.next, { most: FIRST_STOP, state, margins }) : planned.next;
     if (isSafe(state, first, margins)) return stopAt(state, { pose: first, kind: 'stop', margins });
   }
   const target = deepestSafe(state, binding, margins);
@@ -111,7 +111,7 @@ export function stopAt(
   const { length } = state.vehicle;
   const at: TankState = { ...state, pose };
   const idle = kind !== 'start' && kind !== 'stop';
-  const actions = idle ? [] : (work ?? led(at, state, margins) ?? inReach(at, pose, margins));
+  const actions = idle ? [] : (work ?? plannedThere(at, state, margins) ?? inReach(at, pose, margins));
   const binding = bindings(at).filter((b) => !actions.some((a) => a.key === b.key));
   const to = (b: Binding) => dropAt(pose, b.x, length);
   const deeper = (b: Binding) => to(b) > dropAt(state.pose, b.x, length);
@@ -138,7 +138,7 @@ export function stopAt(
 }
 
 /** What the plan does once the tank hangs there; null where it has none. */
-const led = (at: TankState, from: TankState, margins: Margins): Action[] | null =>
+const plannedThere = (at: TankState, from: TankState, margins: Margins): Action[] | null =>
   samePose(at.pose, from.pose) ? null : (guide(at, margins)?.actions ?? null);
 
 /** What a guessed line must give so that a hand reaches it before it is tight, mm. */

@@ -35,11 +35,11 @@ export function nextUp(state: TankState): UpStop {
   // Where the key may be turned it is turned here, before the tank goes on.
   if (state.gates[4].passed && !tested(state)) return withLost(state, { kind: 'test', pose: state.pose, items: [] });
   const way = wayUp(state);
-  return withLost(state, way ? led(state, way) : byWindows(state));
+  return withLost(state, way ? bySearch(state, way) : byWindows(state));
 }
 
 /** The stop the search leads to: here while something is to be made here, else the next one. */
-function led(state: TankState, { route, model }: WayUp): Omit<UpStop, 'lostNext'> {
+function bySearch(state: TankState, { route, model }: WayUp): Omit<UpStop, 'lostNext'> {
   const { stops } = route;
   const at = stops[0]!.uses.length > 0 || stops.length === 1 ? 0 : 1;
   const { pose, uses } = stops[at]!;

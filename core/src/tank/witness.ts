@@ -46,6 +46,8 @@ export const GAUGE_ERROR = 0.125;
 const LEVEL_ERROR = 8;
 /** Weighing a tank on a shop scale with what hangs from it, kg either way; common practice, no source. */
 const WEIGHT_ERROR = 1;
+/** A working sender may read so far outside the ohms of its file, share of their span; common practice, no source. */
+const SENDER_OVER = 0.1;
 /** Litres read off a container or counted, share either way; common practice, no source. */
 export const COUNT_ERROR = 0.03;
 
@@ -96,7 +98,7 @@ export function witnessLitres(file: VehicleFile, kind: WitnessKind, reading: num
         throw new InputError('ohms', String(reading), 'a vehicle file that says what the sender reads empty and full');
       const { emptyOhms, fullOhms } = file.sender;
       const ends = [emptyOhms.lo, emptyOhms.hi, fullOhms.lo, fullOhms.hi];
-      const slack = (Math.max(...ends) - Math.min(...ends)) * 0.1;
+      const slack = (Math.max(...ends) - Math.min(...ends)) * SENDER_OVER;
       const [least, most] = [Math.max(0, Math.min(...ends) - slack), Math.max(...ends) + slack];
       const ohms = within(reading, {
         lo: least,
@@ -137,7 +139,7 @@ export function witnessLitres(file: VehicleFile, kind: WitnessKind, reading: num
       // Dry where the pick-up or the plug is: what stands behind a hump nobody has seen, neither that it is there nor that it is not.
       const behind = behindSills(file).litres;
       const { typ, hi, basis } = estimateOf(file, file.tank.unusable);
-      return { lo: 0, typ: typ + behind * 0.5, hi: hi + behind, basis };
+      return { lo: 0, typ: typ + behind / 2, hi: hi + behind, basis };
     }
   }
 }

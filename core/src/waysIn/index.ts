@@ -8,7 +8,7 @@ import { answerTo } from '../questions/index.ts';
 import { actionsOf, routePartWay, supportsOff } from '../stops/index.ts';
 import { estimateOf } from '../vehicle/index.ts';
 import type { WaysInFacts } from './facts.ts';
-import { AROUND, lowerMinutes } from './lower.ts';
+import { AROUND, lowerMinutes, withSurprises } from './lower.ts';
 
 export type { WaysInFacts } from './facts.ts';
 export { AROUND, lowerMinutes } from './lower.ts';
@@ -39,6 +39,8 @@ export interface WayIn {
 /** Complaints for which the tank itself must come out. */
 const tankOut: Complaint[] = ['leak', 'rust', 'badFuel', 'biggerTank'];
 
+/** Around a job that stays part-way: somewhat less, since nothing comes off the jack; minutes, common practice, no source. */
+const PART_WAY_AROUND: Estimate = { ...AROUND, lo: AROUND.lo - 5, typ: AROUND.typ - 5 };
 /** Top of the tank where two hands work on it, mm below home; common practice, no source. */
 export const WORKING_HEIGHT = 150;
 const some = (lo: number, typ: number, hi: number): Estimate => ({ lo, typ, hi, basis: commonPractice });
@@ -84,7 +86,7 @@ function partway(state: WaysInFacts): WayIn {
   return {
     id: 'partway',
     name: 'Part-way down',
-    minutes: add(add(down, { ...down, hi: down.hi * 1.25 }), { ...AROUND, lo: AROUND.lo - 5, typ: AROUND.typ - 5 }),
+    minutes: add(add(down, withSurprises(down)), PART_WAY_AROUND),
     people: 1,
     off,
     remains: say`work on its top at ${mm(WORKING_HEIGHT)}, on the jack all the time; nothing to be cleaned inside`,

@@ -36,7 +36,7 @@ export function lowerMinutes(state: WaysInFacts): LowerMinutes {
     ...vehicle.supports.map(() => SUPPORT),
   ]);
   return {
-    total: add(add(widen(down.minutes), up), AROUND),
+    total: add(add(withSurprises(down.minutes), up), AROUND),
     inTheWay: total([...clear, ...restore]),
     stops: down.stops.length,
     outcome: down.outcome,
@@ -44,5 +44,7 @@ export function lowerMinutes(state: WaysInFacts): LowerMinutes {
   };
 }
 
-/** A typical plan's minutes already carry ranges; surprises add at the far end. Common practice, no source. */
-const widen = (minutes: Estimate): Estimate => ({ ...minutes, hi: minutes.hi * 1.25 });
+/** What surprises add to the minutes of a plan, a share at its far end; common practice, no source. */
+const SURPRISES = 0.25;
+/** Minutes of a plan with what surprises may add. @example withSurprises(exactly(40)).hi // 50 */
+export const withSurprises = (minutes: Estimate): Estimate => ({ ...minutes, hi: minutes.hi * (1 + SURPRISES) });

@@ -44,7 +44,7 @@ export class JobStore {
   /** The log from its first entry on, without a gap. */
   private confirmed: Entry[] = [];
   /** Confirmed with a number that does not follow yet: others’ entries in between have still to be heard. */
-  private early: Entry[] = [];
+  private ahead: Entry[] = [];
   private pending: Entry[] = [];
   private base: JobState | null = null;
   private view: JobView = { status: 'loading', number: null, state: null, log: [] };
@@ -150,26 +150,26 @@ export class JobStore {
 
   /** Adds what follows on; what does not yet is kept aside. */
   private take(entries: readonly Entry[]): void {
-    const waiting = new Map([...this.early, ...entries].map((e) => [e.seq ?? 0, e]));
+    const waiting = new Map([...this.ahead, ...entries].map((e) => [e.seq ?? 0, e]));
     const fresh: Entry[] = [];
     for (let next = this.lastSeq() + 1, entry = waiting.get(next); entry; entry = waiting.get(++next))
       fresh.push(entry);
     this.confirmed = [...this.confirmed, ...fresh];
     this.base = this.folded(this.base, this.confirmed, fresh);
-    this.early = [...waiting.values()]
+    this.ahead = [...waiting.values()]
       .filter((e) => (e.seq ?? 0) > this.lastSeq())
       .sort((a, b) => (a.seq ?? 0) - (b.seq ?? 0));
   }
 
   private confirm(entries: Entry[]): void {
     this.take(entries);
-    const ids = new Set([...this.confirmed, ...this.early].map((e) => e.id));
+    const ids = new Set([...this.confirmed, ...this.ahead].map((e) => e.id));
     this.pending = this.pending.filter((e) => !ids.has(e.id));
     this.show();
   }
 
   private show(): void {
-    const later = [...this.early, ...this.pending];
+    const later = [...this.ahead, ...this.pending];
     const log = [...this.confirmed, ...later];
     const state = this.folded(this.base, log, later);
     const status = this.view.status === 'missing' ? 'missing' : 'loading';

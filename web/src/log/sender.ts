@@ -26,6 +26,7 @@ export const onDelivered = (listener: Delivered): (() => void) => {
   return () => void listeners.delete(listener);
 };
 
+/** How soon it tries again while the server is away, how long one tab keeps the sending, how many go at once. */
 const RETRY_MS = 2000;
 const LEASE_MS = 8000;
 const BATCH = 100;

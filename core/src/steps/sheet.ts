@@ -15,8 +15,8 @@ export interface SheetStop {
   n: number;
   /** mm of the two ends. */
   pose: Pose;
-  /** “40 mm, two fingers”. */
-  height: string;
+  /** Is it the last one down? */
+  down: boolean;
   /** What is done there, a line each. */
   steps: string[];
 }
@@ -25,6 +25,8 @@ export interface SheetStop {
 export interface PlanSheet {
   /** As people call it. */
   vehicle: string;
+  /** What its two ends are called. */
+  ends: readonly [string, string];
   /** What the figures of the plan are taken as: true whatever is true, or only as likely. */
   certain: boolean;
   /** Minutes down: least, likely, most; null where there is no way. */
@@ -48,7 +50,7 @@ const CAUTION =
  * The certain plan if there is one, else the likely one, said so.
  *
  * @returns empty ways where there is none
- * @example planSheet(state).down[0]!.height // '0 mm'
+ * @example planSheet(state).down[0]?.pose // { f: 0, r: 0 }
  */
 export function planSheet(state: JobState): PlanSheet {
   const ahead = outlook(state);
@@ -56,19 +58,19 @@ export function planSheet(state: JobState): PlanSheet {
   const view: View = certain ? 'worst' : 'typical';
   const route = descended(state) ? null : routeDown(state, view, state.shop);
   const model = routeModel(state, view, state.shop);
-  const words = (pose: Pose) => heightInWords(pose, state.vehicle.ends);
   const down = (route?.stops ?? []).map((stop, n): SheetStop => {
     const home = stop.pose.f === 0 && stop.pose.r === 0;
     const actions = [...actionsOf(state, stop.uses), ...(home ? supportsOff(state) : [])];
     return {
       n,
       pose: stop.pose,
-      height: n === route!.stops.length - 1 ? `${words(stop.pose)}: down` : words(stop.pose),
+      down: n === route!.stops.length - 1,
       steps: stepsOf(state, actions).map((s) => `${s.text}${s.tools.length > 0 ? ` [${s.tools.join(', ')}]` : ''}`),
     };
   });
   return {
     vehicle: state.vehicle.name,
+    ends: state.vehicle.ends,
     certain,
     minutes: minutesAhead(ahead),
     down,
@@ -100,7 +102,7 @@ function upStops(state: JobState, from: TankState | null): SheetStop[] {
   return (way?.route.stops ?? []).map((stop, n, list) => ({
     n,
     pose: stop.pose,
-    height: heightInWords(stop.pose, state.vehicle.ends),
+    down: false,
     // At home the jack carries until the straps do: joints and key first, then straps, then what else came off.
     steps: [
       ...stop.uses.filter(isJoint).map((use) => backInSteps(state, use.thing)),

@@ -1,15 +1,17 @@
-import type { PlanSheet, SheetStop } from '@iron-cradle/core';
+import { heightInWords, type PlanSheet, type SheetStop, type UnitSystem } from '@iron-cradle/core';
 import { layoutSheet, PAGE, type SheetLine } from './layout.ts';
 
 interface DrawingProps {
   sheet: PlanSheet;
   name: string;
   made: string;
+  units: UnitSystem;
 }
 
 /** The plan as one page that prints: black on white, whatever the theme, its own fonts named so that it stands alone. */
-export function PlanSheetDrawing({ sheet, name, made }: DrawingProps) {
-  const at = layoutSheet(sheet);
+export function PlanSheetDrawing({ sheet, name, made, units }: DrawingProps) {
+  const at = layoutSheet(sheet, units);
+  const height = (stop: SheetStop) => `${heightInWords(stop.pose, sheet.ends, units)}${stop.down ? ': down' : ''}`;
   return (
     <svg
       xmlns="http://www.w3.org/2000/svg"
@@ -33,12 +35,12 @@ export function PlanSheetDrawing({ sheet, name, made }: DrawingProps) {
           ? ` Down in ${Math.round(sheet.minutes.typ)} min (${Math.round(sheet.minutes.lo)} to ${Math.round(sheet.minutes.hi)}), hands and moves.`
           : ''}
       </text>
-      <Leg title="Down" stops={at.down} x={40} />
-      <Leg title="Up" stops={at.up} x={PAGE.width / 2 + 50} />
+      <Leg title="Down" stops={at.down} x={40} height={height} />
+      <Leg title="Up" stops={at.up} x={PAGE.width / 2 + 50} height={height} />
       {at.asks.length > 0 && (
         <g fontSize="13">
           <text x="40" y={at.asksY} fontWeight="700">
-            It must let, mm
+            It must let
           </text>
           {at.asks.map((a) => (
             <text key={a.text} x={a.x} y={a.y}>
@@ -62,10 +64,12 @@ function Leg({
   title,
   stops,
   x,
+  height,
 }: {
   title: string;
   stops: { stop: SheetStop; y: number; lines: SheetLine[] }[];
   x: number;
+  height: (stop: SheetStop) => string;
 }) {
   const last = stops.at(-1);
   return (
@@ -83,7 +87,7 @@ function Leg({
         <g key={stop.n}>
           <path d={`M${x - 4} ${y}h20`} stroke="#000" strokeWidth="5" />
           <text x={x + 24} y={y + 6} fontSize="17" fontWeight="700">
-            {stop.height}
+            {height(stop)}
           </text>
           {lines.map((line) => (
             <g key={line.y}>

@@ -3,6 +3,7 @@ import { format } from 'date-fns';
 import { useRef } from 'react';
 import { useJob } from '../../log/useJob.ts';
 import { WithJob } from '../../log/WithJob.tsx';
+import { useUnits } from '../../app/units.ts';
 import { save } from '../../ui/save.ts';
 import { useAnswer } from '../../workers/useAnswer.ts';
 import { PlanSheetDrawing } from './PlanSheetDrawing.tsx';
@@ -18,6 +19,7 @@ export default function PlanSheetScreen() {
 
 function Page() {
   const { state, number } = useJob();
+  const units = useUnits();
   const newest = `${state.jobId}/${state.newest}`;
   const start = () => new Worker(new URL('../../workers/planSheet.worker.ts', import.meta.url), { type: 'module' });
   const { answer: sheet, progress, problem, stop } = useAnswer<JobState, PlanSheet>(start, newest, () => state);
@@ -59,7 +61,12 @@ function Page() {
         </button>
       </div>
       <div ref={page} className="mx-auto max-w-[794px] border border-rule print:border-0">
-        <PlanSheetDrawing sheet={sheet} name={state.name} made={format(new Date(), 'd MMMM yyyy, H:mm')} />
+        <PlanSheetDrawing
+          sheet={sheet}
+          name={state.name}
+          made={format(new Date(), 'd MMMM yyyy, H:mm')}
+          units={units}
+        />
       </div>
     </main>
   );

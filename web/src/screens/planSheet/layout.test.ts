@@ -9,7 +9,7 @@ describe('the plan on one page', () => {
       const vehicle = seed === 0 ? base : randomVehicle(base, seeded(seed));
       const state = foldJob(null, [logWriter('job')('opened', { name: 'x', complaint: 'pump', vehicle })])!;
       const sheet = planSheet(state);
-      const at = layoutSheet(sheet);
+      const at = layoutSheet(sheet, seed % 2 === 0 ? 'metric' : 'us');
       for (const [leg, stops] of [
         [at.down, sheet.down],
         [at.up, sheet.up],

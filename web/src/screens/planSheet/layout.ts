@@ -1,4 +1,4 @@
-import type { PlanSheet, SheetStop } from '@iron-cradle/core';
+import { lengthText, type PlanSheet, type SheetStop, type UnitSystem } from '@iron-cradle/core';
 
 /** A4, 96 px to the inch. */
 export const PAGE = { width: 794, height: 1123 };
@@ -34,7 +34,7 @@ export interface SheetLayout {
  * Where everything stands on the one page: type as large as fits, two legs side by side, what must be let below, the
  * caution at the foot.
  */
-export function layoutSheet(sheet: PlanSheet): SheetLayout {
+export function layoutSheet(sheet: PlanSheet, units: UnitSystem): SheetLayout {
   const rows = Math.ceil(sheet.asks.length / 5);
   const asksY = PAGE.height - 92 - rows * 18;
   const foot = asksY - 16;
@@ -46,7 +46,7 @@ export function layoutSheet(sheet: PlanSheet): SheetLayout {
       up: up.stops,
       asksY,
       asks: sheet.asks.map((a, i) => ({
-        text: `${a.name} ${a.mm}`,
+        text: `${a.name} ${lengthText(a.mm, units)}`,
         x: 40 + (i % 5) * 142,
         y: asksY + 20 + Math.floor(i / 5) * 18,
       })),

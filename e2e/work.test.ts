@@ -2,7 +2,7 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { gzipSync } from 'node:zlib';
 import type { Browser } from 'puppeteer-core';
 import type { Entry } from '@iron-cradle/core';
-import { launch, Person, phone, wide } from './lib/browser.ts';
+import { cutOff, launch, Person, phone, wide } from './lib/browser.ts';
 import { openShop, otherAddress, type Shop } from './lib/server.ts';
 
 let shop: Shop;
@@ -116,17 +116,6 @@ test('two tablets at one job lose nothing, see each other, and never paint the s
   await ines.page.close();
   await bo.page.close();
 }, 40_000);
-
-/** Cuts a person off from the server, and lets them back. */
-async function cutOff(person: Person): Promise<() => void> {
-  let cut = true;
-  await person.page.setRequestInterception(true);
-  person.page.on(
-    'request',
-    (request) => void (request.url().includes('/api/') && cut ? request.abort() : request.continue()),
-  );
-  return () => void (cut = false);
-}
 
 test('what two devices say without knowing of each other is asked on both, and one answer settles it', async () => {
   const [ines, bo] = [await signedIn(phone), await signedIn(phone)];

@@ -187,3 +187,14 @@ export class Person {
     await this.page.screenshot({ path: `${process.env.SCREENS}/${name}.png` as `${string}.png` });
   }
 }
+
+/** Cuts a person off from the server, and lets them back. */
+export async function cutOff(person: Person): Promise<() => void> {
+  let cut = true;
+  await person.page.setRequestInterception(true);
+  person.page.on(
+    'request',
+    (request) => void (request.url().includes('/api/') && cut ? request.abort() : request.continue()),
+  );
+  return () => void (cut = false);
+}

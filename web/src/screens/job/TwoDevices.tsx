@@ -2,11 +2,13 @@ import {
   dropAt,
   asDeviceSays,
   entryInLog,
+  gridNearest,
   InputError,
   lengthText,
   poseInWords,
   readQuantity,
   resourceName,
+  roundTo,
   samePose,
   splitKey,
   unsettledKeys,
@@ -129,7 +131,7 @@ function WhereItHangs({ between, devices, onSay }: Disputed & { onSay: (pose: Po
     try {
       return text.trim() === ''
         ? null
-        : Math.round(readQuantity(text, { dimension: 'length', unit: units === 'us' ? 'in' : 'mm' }).typ * 200) * 5;
+        : gridNearest(readQuantity(text, { dimension: 'length', unit: units === 'us' ? 'in' : 'mm' }).typ * 1000);
     } catch (error) {
       if (error instanceof InputError) return null;
       throw error;
@@ -193,7 +195,7 @@ function LitresAboard({ onSay }: { onSay: (litres: number) => void }) {
   try {
     const read =
       text.trim() === '' ? null : readQuantity(text, { dimension: 'volume', unit: units === 'us' ? 'gal' : 'L' });
-    litres = read ? Math.round(read.typ * 10_000) / 10 : null;
+    litres = read ? roundTo(read.typ * 1000, 0.1) : null;
   } catch (error) {
     if (!(error instanceof InputError)) throw error;
   }

@@ -108,6 +108,10 @@ test('what the server cannot read stays on the device, and is entered again by h
   await ines.sees('Kept on this device:');
   await ines.sees('lamp');
   await ines.sees('entered by Ines');
+  // Also for somebody who has scrolled down to the bench.
+  const top = await ines.page.$eval('[data-not-taken]', (e) => e.getBoundingClientRect().top);
+  expect(await ines.page.evaluate(() => scrollY)).toBeGreaterThan(100);
+  expect(top).toBeGreaterThanOrEqual(0);
   expect(await ines.sideways()).toBeLessThanOrEqual(0);
   await ines.picture('kept-back');
   expect((await ines.log('demo-pickup-2')).some((e) => e.kind === 'putIn' && e.body.name === 'lamp')).toBe(false);

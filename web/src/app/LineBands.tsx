@@ -12,7 +12,7 @@ export function LineBands() {
   const waiting =
     line.waiting === 1 ? '1 entry is kept here and goes out' : `${line.waiting} entries are kept here and go out`;
   return (
-    <div className="no-print">
+    <div className="no-print sticky top-0 z-20">
       {line.server === 'away' && (
         <Band>
           <span data-band="away">

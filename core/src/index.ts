@@ -144,7 +144,7 @@ export {
   type Needed,
   type NeededRule,
 } from './needed/index.ts';
-export { figuresOf, startingFigures, type Complaint, type ShopFigures } from './order/index.ts';
+export { figuresOf, startingFigures, type Complaint, type ShopFigures, testedSince } from './order/index.ts';
 export { dropAt, gridNearest, isLevel, poseInWords, samePose, type Pose } from './pose/index.ts';
 export { jointsToSee, type Joint } from './proof/index.ts';
 export {

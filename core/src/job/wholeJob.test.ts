@@ -144,7 +144,7 @@ describe('straps off a second time', () => {
     job.log('keyOn', { where: 'home', primed: 'pump' });
     const second = all();
     // Not asked anew: what belongs to the job and not to a descent.
-    const once = ['identity', 'complaint', 'fill'];
+    const once = ['identity', 'fill'];
     for (const key of first.filter((k) => !once.includes(k))) expect(second).toContain(key);
     for (const gate of [2, 4]) expect(second).toContain(`gate:${gate}`);
   });

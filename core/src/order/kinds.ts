@@ -80,7 +80,7 @@ export const complaintAgain = defineKind<'complaintAgain', ComplaintAgainBody, O
     const had = own.complaintAgain;
     if (had && !knew(had.id) && grave[had.result] >= grave[body.result] && (had.result !== body.result || had.id < id))
       return;
-    own.complaintAgain = { ...body, id, by, at };
+    own.complaintAgain = { ...body, id, by, at, after: own.partings.filter(knew) };
   },
   touches: () => ({ reads: [], writes: ['complaintAgain'] }),
   words: ({ result }) => `test again: ${result}`,

@@ -1,4 +1,4 @@
-import { complaintOf } from '@iron-cradle/core';
+import { complaintOf, testedSince } from '@iron-cradle/core';
 import { useState } from 'react';
 import { useJob } from '../../../log/useJob.ts';
 import { TextField } from '../../../ui/TextField.tsx';
@@ -14,6 +14,7 @@ export function Again() {
   const { state, enter } = useJob();
   const [words, setWords] = useState('');
   const { complaintTest: before, complaintAgain: again } = state;
+  const answers = testedSince(state);
   return (
     <section aria-label="the complaint’s own test again">
       <h2 className="text-24">The complaint’s own test again</h2>
@@ -25,6 +26,9 @@ export function Again() {
         <p className="narrow pt-2 text-20">
           {again.result}
           {again.words ? `: ${again.words}` : ''}
+          {!answers && (
+            <span className="block font-normal text-quiet">before something was opened again: run it anew</span>
+          )}
         </p>
       )}
       {!state.signed && (
@@ -44,7 +48,7 @@ export function Again() {
                 type="button"
                 className="btn"
                 data-again={r.value}
-                aria-pressed={again?.result === r.value}
+                aria-pressed={answers && again?.result === r.value}
                 onClick={() =>
                   void enter('complaintAgain', { result: r.value, ...(words.trim() ? { words: words.trim() } : {}) })
                 }

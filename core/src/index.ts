@@ -145,7 +145,7 @@ export {
   type NeededRule,
 } from './needed/index.ts';
 export { figuresOf, startingFigures, type Complaint, type ShopFigures, testedSince } from './order/index.ts';
-export { dropAt, gridNearest, isLevel, poseInWords, samePose, type Pose } from './pose/index.ts';
+export { deepest, dropAt, gridNearest, isLevel, poseInWords, samePose, type Pose } from './pose/index.ts';
 export { jointsToSee, type Joint } from './proof/index.ts';
 export {
   handUnitNear,

@@ -18,6 +18,7 @@ import {
 import { format } from 'date-fns';
 import { useState } from 'react';
 import { useUnits } from '../../app/units.ts';
+import { Poses } from '../../drawings/poses/Poses.tsx';
 import { useJob } from '../../log/useJob.ts';
 import { Shape } from '../../look/Shapes.tsx';
 import { Strap } from '../../look/Strap.tsx';
@@ -142,6 +143,7 @@ function WhereItHangs({ between, devices, onSay }: Disputed & { onSay: (pose: Po
   const ready = pose.f !== null && pose.r !== null;
   return (
     <div className="grid gap-3">
+      <Poses said={said} units={units} />
       <Choice
         label="Where does it hang now?"
         value={chosen}

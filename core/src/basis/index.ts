@@ -20,8 +20,6 @@ export const typical: Basis = { kind: 'typical' };
 export const shopRule: Basis = { kind: 'shop' };
 /** What people of the trade do; no source. */
 export const commonPractice: Basis = { kind: 'common practice' };
-/** Printed in a source that was at hand. @example published('ASTM D1250') */
-export const published = (source: string): Basis => ({ kind: 'published', source });
 /** From a source that was not at hand: to be looked up before it is trusted. @example fromMemory('NIOSH 94-110') */
 export const fromMemory = (source: string): Basis => ({ kind: 'from memory', source });
 /** Follows from other figures. @example computed('moments of shell and fuel') */

@@ -23,8 +23,7 @@ const SETTLES: Record<string, number> = {
 };
 
 /** What a test decides for each minute it takes. @example decidesPerMinute(fuse) // 0.125 */
-export const decidesPerMinute = (test: Pick<QuickTest, 'id' | 'minutes'>): number =>
-  (SETTLES[test.id] ?? 0.2) / test.minutes;
+const decidesPerMinute = (test: Pick<QuickTest, 'id' | 'minutes'>): number => (SETTLES[test.id] ?? 0.2) / test.minutes;
 
 /** What a quick test read: a figure, `open`, or one of its words. Asked of a test. */
 export const QUICK_TEST: Question<string | number> = {
@@ -38,7 +37,7 @@ export const QUICK_TEST: Question<string | number> = {
 };
 
 /** A quick test and what it read. */
-export interface TestState {
+interface TestState {
   /** The test. */
   test: QuickTest;
   /** Null until it was run. */
@@ -46,7 +45,7 @@ export interface TestState {
 }
 
 /** What was tested before a bolt is touched, and what follows. */
-export interface Diagnosis {
+interface Diagnosis {
   /** Not yet run first, those that decide most a minute on top; then those that were. */
   tests: TestState[];
   /** Must it come down? good = go, bad = look elsewhere first, unknown = not tested. */

@@ -67,21 +67,6 @@ export function multiply(a: Estimate, b: Estimate): Estimate {
   );
 }
 
-/**
- * Quotient a / b.
- *
- * @throws InputError when b may be zero
- * @example divide(exactly(12), { lo: 2, typ: 3, hi: 4, basis }) // 3, 4, 6
- */
-export function divide(a: Estimate, b: Estimate): Estimate {
-  if (b.lo <= 0 && b.hi >= 0) throw new InputError('divisor', `${b.lo} to ${b.hi}`, 'a range that does not touch zero');
-  const corners = [a.lo / b.lo, a.lo / b.hi, a.hi / b.lo, a.hi / b.hi];
-  return estimate(
-    { lo: Math.min(...corners), typ: a.typ / b.typ, hi: Math.max(...corners) },
-    computed('quotient of ranges'),
-  );
-}
-
 /** Sum of many, zero for none. @example total([exactly(1), exactly(2)]).typ // 3 */
 export const total = (list: readonly Estimate[]): Estimate => list.reduce(add, exactly(0, sumBasis));
 

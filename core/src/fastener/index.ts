@@ -1,2 +1,2 @@
 export { judgeTorque } from './judge.ts';
-export { torque, torqueSlice, type TorqueSlice } from './kinds.ts';
+export { torque, torqueSlice } from './kinds.ts';

@@ -27,7 +27,7 @@ interface Torque extends TorqueBody, Stamp {
 }
 
 /** Torques. */
-export interface TorqueSlice {
+interface TorqueSlice {
   /** The newest of each thing. */
   torques: readonly Torque[];
 }

@@ -1,2 +1,2 @@
 export { note, parked, photo, wait } from './kinds.ts';
-export { journalSlice, type JournalSlice } from './slice.ts';
+export { journalSlice } from './slice.ts';

@@ -42,7 +42,7 @@ export interface Moment extends Stamp {
 }
 
 /** What surrounds an entry, or an event of it, as it takes effect. */
-export interface Around<F> {
+interface Around<F> {
   /** The entry that does it. */
   moment: Moment;
   /** Sends an event to every slice that hears it. */

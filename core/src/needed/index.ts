@@ -52,7 +52,7 @@ export const HERE = askChoice('here', 'here', { among: ['yes', 'no'], ofThing: t
 export const KIT = askNumber('kit', 'kit counted', { limits: { lo: 0, hi: 1000 }, instead: [], ofThing: true });
 
 /** What it takes to say what is needed. */
-export type NeededFacts = Pick<OrderSlice, 'complaint' | 'shop'> &
+type NeededFacts = Pick<OrderSlice, 'complaint' | 'shop'> &
   Pick<VehicleSlice, 'vehicle'> &
   Pick<FuelSlice, 'fuel'> &
   Answered;

@@ -1,2 +1,2 @@
 export { judgeJoint } from './judge.ts';
-export { jointSeen, jointsToSee, proofSlice, type Joint, type ProofSlice } from './kinds.ts';
+export { jointSeen, jointsToSee, proofSlice, type Joint } from './kinds.ts';

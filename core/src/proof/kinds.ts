@@ -38,7 +38,7 @@ export interface Joint extends Stamp {
 }
 
 /** Joints that were looked at. */
-export interface ProofSlice {
+interface ProofSlice {
   /** Every look that still counts. */
   joints: readonly Joint[];
 }

@@ -22,7 +22,7 @@ export interface ShopPrices {
 }
 
 /** What a line of a quote is for. */
-export type QuoteKind = 'work' | 'spread' | 'part' | 'option' | 'disposal' | 'wait';
+type QuoteKind = 'work' | 'spread' | 'part' | 'option' | 'disposal' | 'wait';
 
 /** One line of a quote. */
 export interface QuoteLine {

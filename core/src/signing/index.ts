@@ -1,2 +1,2 @@
 export { addendum, countersigned, followUpDone, reopened, signedKind } from './kinds.ts';
-export { signingSlice, type SigningSlice } from './slice.ts';
+export { signingSlice } from './slice.ts';

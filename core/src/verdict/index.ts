@@ -5,7 +5,7 @@ import type { Sentence } from '../quantity/index.ts';
 export type Outcome = 'good' | 'doubtful' | 'bad' | 'unknown';
 
 /** One reason for a judgement. */
-export interface Reason {
+interface Reason {
   /** What was found. */
   text: Sentence;
   /** Where: a line, a joint, a height. */
@@ -26,22 +26,6 @@ export interface Verdict {
   reasons: Reason[];
   /** What to do next, most useful first. */
   next: Sentence[];
-}
-
-const weight: Record<Outcome, number> = { good: 0, doubtful: 1, unknown: 2, bad: 3 };
-
-/**
- * Several verdicts as one: the gravest outcome counts, reasons and next steps are kept in order, gravest first.
- *
- * @example worstOf([good, bad]).outcome // 'bad'
- */
-export function worstOf(verdicts: readonly Verdict[]): Verdict {
-  const sorted = [...verdicts].sort((a, b) => weight[b.outcome] - weight[a.outcome]);
-  return {
-    outcome: sorted[0]?.outcome ?? 'unknown',
-    reasons: sorted.flatMap((v) => v.reasons),
-    next: [...new Set(sorted.flatMap((v) => v.next))],
-  };
 }
 
 /** The word shown beside the shape of an outcome. */

@@ -1,34 +1,16 @@
 import type { Entry } from '@iron-cradle/core';
-import type { Browser } from 'puppeteer-core';
-import { cutOff, launch, Person, phone, wide } from './lib/browser.ts';
-import { openShop, type Shop } from './lib/server.ts';
+import { atWork } from './lib/atWork.ts';
+import { cutOff, type Person, phone, signedIn, wide } from './lib/browser.ts';
 
-let shop: Shop;
-let browser: Browser;
-
-beforeAll(async () => {
-  shop = await openShop();
-  browser = await launch();
-}, 60_000);
-afterAll(async () => {
-  await browser?.close();
-  await shop?.stop();
-}, 30_000);
-
-async function signedIn(name: string, pin: string, viewport: Parameters<typeof Person.at>[2]): Promise<Person> {
-  const page = await (await browser.createBrowserContext()).newPage();
-  await page.setViewport(viewport);
-  page.setDefaultTimeout(20_000);
-  const person = new Person(page, shop.base);
-  await person.signIn(name, pin);
-  return person;
-}
+const at = atWork(wide);
 const SALOON = 'demo-saloon';
 const log = async (person: Person) => (await person.log(SALOON)) as unknown as Entry[];
 
 test('what was made without knowing a signature waits for the lead, and takes effect when the job is opened again', async () => {
-  const marit = await signedIn('Marit', '3690', wide);
-  const [ines, bo] = [await signedIn('Ines', '2580', phone), await signedIn('Bo', '1470', phone)];
+  const { browser, shop } = at;
+  const marit = await signedIn(browser, shop.base, { name: 'Marit', pin: '3690', viewport: wide });
+  const ines = await signedIn(browser, shop.base, { viewport: phone });
+  const bo = await signedIn(browser, shop.base, { name: 'Bo', pin: '1470', viewport: phone });
 
   // The lead opens the signed job again, and says why.
   await marit.go(`/jobs/${SALOON}/record`);
@@ -79,7 +61,7 @@ test('what was made without knowing a signature waits for the lead, and takes ef
 }, 90_000);
 
 test('what the server cannot read stays on the device, and is entered again by hand', async () => {
-  const ines = await signedIn('Ines', '2580', phone);
+  const ines = await signedIn(at.browser, at.shop.base, { viewport: phone });
   await ines.go('/jobs/demo-pickup-2/bench');
   await ines.stands('[data-put=lamp]', true);
   const letBack = await cutOff(ines);

@@ -2,7 +2,7 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { gzipSync } from 'node:zlib';
 import type { Browser } from 'puppeteer-core';
 import type { Entry } from '@iron-cradle/core';
-import { cutOff, launch, Person, phone, wide } from './lib/browser.ts';
+import { cutOff, launch, Person, phone, signedIn, wide } from './lib/browser.ts';
 import { openShop, otherAddress, type Shop } from './lib/server.ts';
 
 let shop: Shop;
@@ -20,18 +20,10 @@ afterAll(async () => {
 const wait = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));
 const entries = async (person: Person, jobId: string): Promise<Entry[]> =>
   (await person.api<{ entries: Entry[] }>(`/jobs/${jobId}/entries`)).entries;
-const signedIn = async (viewport: Parameters<typeof Person.at>[2], base = shop.base): Promise<Person> => {
-  const context = await browser.createBrowserContext();
-  const page = await context.newPage();
-  await page.setViewport(viewport);
-  page.setDefaultTimeout(20_000);
-  const person = new Person(page, base);
-  await person.signIn('Ines', '2580');
-  return person;
-};
+const asInes = (viewport: Parameters<typeof Person.at>[2]) => signedIn(browser, shop.base, { viewport });
 
 test('the main loop by keyboard at 1280', async () => {
-  const ines = await signedIn(wide);
+  const ines = await asInes(wide);
   await ines.go('/jobs/demo-van-4/drop');
   await ines.page.waitForSelector('[data-height]');
   const before = (await entries(ines, 'demo-van-4')).length;
@@ -68,7 +60,7 @@ test('the main loop by keyboard at 1280', async () => {
 }, 40_000);
 
 test('server killed, reload, still away: the stop is there, and arrives once the server is back', async () => {
-  const ines = await signedIn(phone);
+  const ines = await asInes(phone);
   await ines.go('/jobs/demo-minibus/drop');
   // The service worker must have the application before the power goes.
   await ines.page.evaluate(async () => void (await navigator.serviceWorker.ready));
@@ -98,7 +90,7 @@ test('server killed, reload, still away: the stop is there, and arrives once the
 }, 60_000);
 
 test('two tablets at one job lose nothing, see each other, and never paint the same number', async () => {
-  const [ines, bo] = [await signedIn(phone), await signedIn(wide)];
+  const [ines, bo] = [await asInes(phone), await asInes(wide)];
   for (const person of [ines, bo]) {
     await person.go('/jobs/demo-pickup-2/bench');
     await person.page.waitForSelector('[data-put=rag]');
@@ -118,7 +110,7 @@ test('two tablets at one job lose nothing, see each other, and never paint the s
 }, 40_000);
 
 test('what two devices say without knowing of each other is asked on both, and one answer settles it', async () => {
-  const [ines, bo] = [await signedIn(phone), await signedIn(phone)];
+  const [ines, bo] = [await asInes(phone), await asInes(phone)];
   for (const person of [ines, bo]) {
     await person.go('/jobs/demo-van-4/drop');
     await person.page.waitForSelector('[data-action=take-back]');
@@ -157,7 +149,7 @@ test('what two devices say without knowing of each other is asked on both, and o
 }, 60_000);
 
 test('what the server refuses is shown with what to do, never dropped', async () => {
-  const [ines, bo] = [await signedIn(phone), await signedIn(phone)];
+  const [ines, bo] = [await asInes(phone), await asInes(phone)];
   for (const person of [ines, bo]) {
     await person.go('/jobs/demo-pickup-2/bench');
     await person.page.waitForSelector('[data-put=rag]');
@@ -227,7 +219,7 @@ test('over plain http on a name that is not loopback everything works but what n
 }, 40_000);
 
 test('an unknown job and an unknown page help instead of failing', async () => {
-  const ines = await signedIn(phone);
+  const ines = await asInes(phone);
   await ines.go('/jobs/nobody-knows-it/drop');
   await ines.sees('There is no such job here');
   await ines.go('/nowhere');
@@ -238,7 +230,7 @@ test('an unknown job and an unknown page help instead of failing', async () => {
 }, 30_000);
 
 test('a job file goes out and comes into an empty shop as the same record', async () => {
-  const ines = await signedIn(wide);
+  const ines = await asInes(wide);
   await ines.go('/jobs/demo-saloon/record');
   await ines.page.waitForSelector('[data-record]');
   const record = (p: Person) => p.page.$eval('[data-record]', (e) => (e as unknown as { innerText: string }).innerText);

@@ -188,6 +188,20 @@ export class Person {
   }
 }
 
+/** A person signed in on a device of their own: nothing of it is shared with another. */
+export async function signedIn(
+  browser: Browser,
+  base: string,
+  { name = 'Ines', pin = '2580', viewport }: { name?: string; pin?: string; viewport: Parameters<typeof Person.at>[2] },
+): Promise<Person> {
+  const page = await (await browser.createBrowserContext()).newPage();
+  await page.setViewport(viewport);
+  page.setDefaultTimeout(20_000);
+  const person = new Person(page, base);
+  await person.signIn(name, pin);
+  return person;
+}
+
 /** Cuts a person off from the server, and lets them back. */
 export async function cutOff(person: Person): Promise<() => void> {
   let cut = true;

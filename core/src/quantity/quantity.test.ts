@@ -28,6 +28,18 @@ describe('reading what people write', () => {
     ['48 kPa', 'pressure', 'bar', 48000],
     ['14 inH2O', 'pressure', 'bar', 3487.24474],
     ['½ qt', 'volume', 'L', 0.000473176473],
+    ['7½ in', 'length', 'mm', 0.1905],
+    ['2½ gal', 'volume', 'L', 2.5 * 0.003785411784],
+    ['5½ qt', 'volume', 'L', (5.5 * 0.003785411784) / 4],
+    ['10⅞″', 'length', 'mm', 0.276225],
+    ['7″', 'length', 'mm', 0.1778],
+    ['7”', 'length', 'mm', 0.1778],
+    ['1,000 mm', 'length', 'mm', 1],
+    ['1 000 mm', 'length', 'mm', 1],
+    ['1 250 mm', 'length', 'mm', 1.25],
+    ['1,250.5 mm', 'length', 'mm', 1.2505],
+    ['0,125 in', 'length', 'mm', 0.003175],
+    ['9,52 mm', 'length', 'mm', 0.00952],
     ['12', 'length', 'mm', 0.012],
     ['60 mV', 'voltage', 'V', 0.06],
     ['12,1 V', 'voltage', 'V', 12.1],
@@ -43,6 +55,12 @@ describe('reading what people write', () => {
     expect(read('30 ft-lb', 'torque', 'N·m').typ).toBeCloseTo(40.675, 3);
     expect(read('355 in-lb', 'torque', 'N·m').typ).toBeCloseTo(40.11, 2);
     expect(writeQuantity(48000, { dimension: 'pressure', unit: 'psi', decimals: 2 })).toBe('6.96 psi');
+  });
+
+  test('a comma that may group or part is asked about, never guessed', () => {
+    expect(() => read('9,525 mm', 'length', 'mm')).toThrow(/9\.525 or 9525/);
+    expect(() => read('1,500', 'length', 'mm')).toThrow(/1\.500 or 1500/);
+    expect(read('500-1,000 mm', 'length', 'mm')).toMatchObject({ lo: 0.5, hi: 1 });
   });
 
   test('a range stays a range, and a dash between whole number and fraction is no range', () => {
@@ -61,7 +79,7 @@ describe('reading what people write', () => {
     expect(handUnitNear(70)).toBeNull();
   });
 
-  test.each(['', 'much', '1/0 in', '3 apples', '1.2.3', '12 kg', '5 mm to 3 mm', '1,234.5', '--4', 'NaN', '∞'])(
+  test.each(['', 'much', '1/0 in', '3 apples', '1.2.3', '12 kg', '5 mm to 3 mm', '1.234,5', '--4', 'NaN', '∞'])(
     'nonsense %p is an InputError that says what was expected',
     (text) => {
       expect(() => read(text, 'length', 'mm')).toThrow(InputError);

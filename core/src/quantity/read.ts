@@ -31,7 +31,7 @@ const QUANTITY = new RegExp(
  */
 export function readQuantity(text: string, options: ReadOptions): Estimate {
   const { dimension, field = dimension } = options;
-  const clean = text.normalize('NFKC').replace(/⁄/g, '/').trim();
+  const clean = plain(text, field);
   const hand = dimension === 'length' ? readHand(clean) : null;
   if (hand) return hand;
   const match = QUANTITY.exec(clean);
@@ -44,6 +44,27 @@ export function readQuantity(text: string, options: ReadOptions): Estimate {
   const lo = toSI(first, unit);
   const hi = toSI(second, unit);
   return estimate({ lo, typ: (lo + hi) / 2, hi }, measured, field);
+}
+
+/** Fractions of one sign, primes and grouped thousands as plain figures. @throws InputError where a comma may mean either */
+function plain(text: string, field: string): string {
+  return (
+    text
+      // A fraction of one sign after a figure is a part of its own: 7½ is no 71/2.
+      .replace(/(\d)\s*([¼-¾⅐-⅞])/g, '$1 $2')
+      .replace(/[″”“]/g, '"')
+      .replace(/[′’]/g, "'")
+      .normalize('NFKC')
+      .replace(/⁄/g, '/')
+      .trim()
+      .replace(/(?<![\d.,/])[1-9]\d{0,2}(?: \d{3})+(?![\d/])/g, (grouped) => grouped.replace(/ /g, ''))
+      .replace(/(?<![\d.,])([1-9]\d{0,2})((?:,\d{3})+)(\.\d+)?(?!\d)/g, (grouped: string, ...found: string[]) => {
+        const [head, groups, part] = found as [string, string, string | undefined];
+        if (part === undefined && groups.length === 4 && groups !== ',000')
+          throw new InputError(field, text, `one figure: ${head}.${groups.slice(1)} or ${head}${groups.slice(1)}`);
+        return grouped.replace(/,/g, '');
+      })
+  );
 }
 
 const unitOf = (options: ReadOptions): Unit => {

@@ -1,11 +1,11 @@
 import { spawn, spawnSync } from 'node:child_process';
 import { randomBytes } from 'node:crypto';
-import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdirSync, readFileSync, renameSync, rmSync, writeFileSync } from 'node:fs';
 import { connect, createServer } from 'node:net';
 import { tmpdir, userInfo } from 'node:os';
 import { join } from 'node:path';
 import { baseOf, ensureProgram, envFor } from './debian.mjs';
-import { Stop } from './say.mjs';
+import { say, Stop } from './say.mjs';
 
 const packages = ['mariadb-server-core', 'mariadb-client-core'];
 const wait = (ms) => new Promise((resolve) => setTimeout(resolve, ms));
@@ -41,6 +41,22 @@ function isOurs(pid, folder) {
   }
 }
 
+/** Password and port; null where there are none that can be read. */
+function readSettings(file) {
+  try {
+    const { password, port } = JSON.parse(readFileSync(file, 'utf8'));
+    return /^[0-9a-f]{36}$/.test(password) && Number.isInteger(port) ? { password, port } : null;
+  } catch {
+    return null;
+  }
+}
+
+/** Whole or not at all. */
+function writeSettings(file, settings) {
+  writeFileSync(`${file}.new`, JSON.stringify(settings), { mode: 0o600 });
+  renameSync(`${file}.new`, file);
+}
+
 /**
  * A MariaDB of our own on loopback, its files in `folder`. One that is still running there is taken over; one that
  * dies is started again on the same port.
@@ -53,13 +69,21 @@ export async function startMariaDb(folder, { restart = false } = {}) {
   const settingsFile = join(folder, 'settings.json');
   const user = userInfo().username;
   const base = baseOf(mariadbd);
-  if (!existsSync(join(data, 'mysql')) || !existsSync(settingsFile)) {
-    rmSync(data, { recursive: true, force: true });
+  if (!existsSync(join(data, 'mysql'))) {
+    // Whatever lies there is not ours to delete.
+    if (existsSync(data)) {
+      const aside = `${data}.aside-${Date.now()}`;
+      renameSync(data, aside);
+      say(`${data} holds no database of MariaDB. It was put aside as ${aside}; a new one is begun.`);
+    }
+    // Set up beside its place and moved there whole, so that one cut off half-way is never taken for one.
+    const making = `${data}.making`;
+    rmSync(making, { recursive: true, force: true });
     const made = spawnSync(
       install,
       [
         '--no-defaults',
-        `--datadir=${data}`,
+        `--datadir=${making}`,
         '--auth-root-authentication-method=socket',
         `--auth-root-socket-user=${user}`,
         '--skip-test-db',
@@ -69,11 +93,14 @@ export async function startMariaDb(folder, { restart = false } = {}) {
       { encoding: 'utf8', env: envFor(install) },
     );
     if (made.status !== 0) throw new Stop(`The database could not be set up:\n${made.stderr || made.stdout}`);
-    writeFileSync(settingsFile, JSON.stringify({ password: randomBytes(18).toString('hex'), port: await freePort() }), {
-      mode: 0o600,
-    });
+    renameSync(making, data);
   }
-  const settings = JSON.parse(readFileSync(settingsFile, 'utf8'));
+  // The password is given to the database anew at each start: lost settings lose nothing else.
+  const settings = readSettings(settingsFile) ?? {
+    password: randomBytes(18).toString('hex'),
+    port: await freePort(),
+  };
+  writeSettings(settingsFile, settings);
   const pidFile = join(folder, 'mariadb.pid');
   const init = join(folder, 'init.sql');
   writeFileSync(
@@ -102,13 +129,21 @@ export async function startMariaDb(folder, { restart = false } = {}) {
 
   const launch = async () => {
     const running = existsSync(pidFile) ? Number(readFileSync(pidFile, 'utf8')) : 0;
-    if (running && isOurs(running, folder) && (await answers(settings.port))) {
-      if (restart) watch(running);
-      return running;
+    // One that has just begun is waited for; one that keeps silent listens elsewhere, its settings being lost.
+    for (let i = 0; i < 100 && running && isOurs(running, folder); i++) {
+      if (await answers(settings.port)) {
+        if (restart) watch(running);
+        return running;
+      }
+      await wait(100);
+    }
+    if (running && isOurs(running, folder)) {
+      process.kill(running, 'SIGTERM');
+      for (let i = 0; i < 300 && isOurs(running, folder); i++) await wait(100);
     }
     if (!running && (await answers(settings.port))) {
       settings.port = await freePort();
-      writeFileSync(settingsFile, JSON.stringify(settings), { mode: 0o600 });
+      writeSettings(settingsFile, settings);
     }
     // A socket's path may be at most 107 bytes, and a checkout may lie deep.
     const socket = join(tmpdir(), `cradle-${randomBytes(5).toString('hex')}.sock`);

@@ -9,14 +9,17 @@ import { demoPeople } from './people.ts';
 import { demoVehicles } from './vehicles.ts';
 
 /**
- * Fills an empty database with the demo shop: a garage in an invented ferry town.
+ * Fills an empty database with the demo shop, or goes on where that was cut off: a garage in an invented ferry town.
  *
  * @returns whether this database is the demo shop's, so that its PINs may be shown
  */
 export async function fillWithDemo(db: Database, now = new Date()): Promise<boolean> {
   const { Person, Setting, Vehicle } = db.models;
-  if (await Setting.findByPk('demo')) return true;
-  if ((await Person.count()) > 0) return false;
+  const begun = await Setting.findByPk('demo');
+  if (begun?.value === 'yes') return true;
+  if (!begun && (await Person.count()) > 0) return false;
+  // Said first, so that a start that was cut off here goes on; every step below may be done again.
+  await Setting.upsert({ name: 'demo', value: 'begun' });
   for (const { id, name, role, pin } of demoPeople)
     await Person.findOrCreate({ where: { id }, defaults: { id, name, role, pinHash: await hashPin(pin) } });
   await writeShop(db, {

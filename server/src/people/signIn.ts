@@ -1,47 +1,57 @@
 import { hash, verify } from '@node-rs/argon2';
-import type { Database } from '../db/connect.ts';
+import { inTransaction, type Database } from '../db/connect.ts';
 import type { Person } from '../db/models.ts';
 import { Problem } from '../http/problem.ts';
 
-/** Wrong PINs in a row before a pause, and how long it lasts. */
-export const MOST_FAILS = 5;
-/** How long a person waits after too many wrong PINs. */
-export const PAUSE_MS = 60_000;
+/** Wrong PINs in a row before a pause; common practice, no source. */
+const MOST_FAILS = 5;
+/** The first pause and the longest, ms; each is twice the one before. Common practice, no source. */
+const PAUSE = { first: 60_000, longest: 3_600_000 };
 
 /** argon2id with the package's defaults. */
 export const hashPin = (pin: string): Promise<string> => hash(pin);
 
 /**
- * Checks a PIN. The count of wrong ones stands in the database, so that a second server process knows it too.
+ * Checks a PIN. The try is counted in the database before anything is said, so that many at once and other server
+ * processes count too.
  *
- * @throws Problem 401 when it is wrong, 429 while the pause lasts
+ * @throws Problem 401 when it is wrong, 429 while a pause lasts
  */
 export async function checkPin(
   db: Database,
   { personId, pin, now = Date.now() }: { personId: string; pin: string; now?: number },
 ): Promise<Person> {
-  const person = await db.models.Person.findByPk(personId);
-  if (!person?.pinHash)
-    throw new Problem(401, 'Not signed in', { detail: 'That name cannot sign in here. Choose another.' });
-  const left = (person.lockedUntil?.getTime() ?? 0) - now;
-  if (left > 0)
-    throw new Problem(429, 'Wait a moment', {
-      detail: `Too many wrong PINs. Try again in ${Math.ceil(left / 1000)} s.`,
-      more: {
-        retryAfter: Math.ceil(left / 1000),
-      },
-    });
-  if (await verify(person.pinHash, pin)) {
+  const { person, tries } = await counted(db, personId, now);
+  if (await verify(person.pinHash ?? '', pin)) {
     await person.update({ failed: 0, lockedUntil: null });
     return person;
   }
-  const failed = person.failed + 1;
-  const lock = failed >= MOST_FAILS;
-  await person.update({ failed: lock ? 0 : failed, lockedUntil: lock ? new Date(now + PAUSE_MS) : null });
-  const tries = MOST_FAILS - failed;
+  const left = MOST_FAILS - (tries % MOST_FAILS || MOST_FAILS);
   throw new Problem(401, 'Wrong PIN', {
-    detail: lock
-      ? 'Wrong PIN. There is a pause of one minute now.'
-      : `Wrong PIN. ${tries} ${tries === 1 ? 'try' : 'tries'} left before a pause.`,
+    detail:
+      left === 0
+        ? `Wrong PIN. There is a pause of ${inWords(pauseAfter(tries))} now.`
+        : `Wrong PIN. ${left} ${left === 1 ? 'try' : 'tries'} left before a pause.`,
   });
 }
+
+/** Counts a try, and begins the pause that follows should it be wrong. */
+const counted = (db: Database, personId: string, now: number): Promise<{ person: Person; tries: number }> =>
+  inTransaction(db, async (transaction) => {
+    const person = await db.models.Person.findByPk(personId, { transaction, lock: transaction.LOCK.UPDATE });
+    if (!person?.pinHash)
+      throw new Problem(401, 'Not signed in', { detail: 'That name cannot sign in here. Choose another.' });
+    const left = Math.ceil(((person.lockedUntil?.getTime() ?? 0) - now) / 1000);
+    if (left > 0)
+      throw new Problem(429, 'Wait a moment', {
+        detail: `Too many wrong PINs. Try again in ${left} s.`,
+        more: { retryAfter: left },
+      });
+    const tries = person.failed + 1;
+    const lockedUntil = tries % MOST_FAILS === 0 ? new Date(now + pauseAfter(tries)) : null;
+    await person.update({ failed: tries, lockedUntil }, { transaction });
+    return { person, tries };
+  });
+
+const pauseAfter = (tries: number): number => Math.min(PAUSE.longest, PAUSE.first * 2 ** (tries / MOST_FAILS - 1));
+const inWords = (ms: number): string => (ms === 60_000 ? 'one minute' : `${ms / 60_000} minutes`);

@@ -92,6 +92,9 @@ export class Person {
         await moment();
       }
     });
+    // And reads a safety question before it answers: a tap in its first moment answers nothing.
+    if (await handle.evaluate((e) => e.closest('[data-singly]') !== null))
+      await new Promise((resolve) => setTimeout(resolve, 450));
     await handle.click();
     this.taps += 1;
   }
@@ -163,8 +166,10 @@ export class Person {
 
   jobId = (): string => /\/jobs\/([^/]+)/.exec(this.page.url())![1]!;
 
+  /** How far the page goes beyond the width it was given, px; the page's own widths grow along with what stands in it. */
   async sideways(): Promise<number> {
-    return this.page.evaluate(() => document.documentElement.scrollWidth - innerWidth);
+    const given = this.page.viewport()?.width ?? 0;
+    return (await this.page.evaluate(() => document.documentElement.scrollWidth)) - given;
   }
 
   /** What axe-core finds that would keep somebody from using the page. */

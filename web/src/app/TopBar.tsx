@@ -6,7 +6,7 @@ import { LineBands } from './LineBands.tsx';
 
 interface TopBarProps {
   title: string;
-  hint?: string | undefined;
+  hint?: ReactNode;
   /** Where the title leads; left out where there is nowhere to go. */
   to?: string;
   children?: ReactNode;

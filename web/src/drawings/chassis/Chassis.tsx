@@ -23,14 +23,22 @@ interface ChassisProps {
   /** Draws the paint stroke on the tank. */
   next?: boolean;
   height?: number;
+  /** Where its size follows the screen’s. */
+  className?: string;
 }
 
 /** A vehicle as one sees it lying under it: rails, axles, shaft, exhaust, tank; no body. */
-export function Chassis({ mounting, tankOff = false, next = false, height = 224 }: ChassisProps) {
+export function Chassis({ mounting, tankOff = false, next = false, height = 224, className = '' }: ChassisProps) {
   const hatch = useId();
   const tank = tanks[mounting];
   return (
-    <svg viewBox="0 0 140 224" height={height} width={(height * 140) / 224} aria-hidden className="block">
+    <svg
+      viewBox="0 0 140 224"
+      height={height}
+      width={(height * 140) / 224}
+      aria-hidden
+      className={`block ${className}`}
+    >
       <defs>
         <HatchDefs id={hatch} color="var(--quiet)" />
       </defs>

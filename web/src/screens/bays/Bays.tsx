@@ -25,7 +25,10 @@ export function Bays() {
   const signed = jobs.data?.filter((job) => job.signed) ?? [];
   return (
     <>
-      <TopBar title={shop.data?.name ?? 'Iron Cradle'} hint={format(new Date(), 'EEEE, H:mm')}>
+      <TopBar
+        title={shop.data?.name ?? 'Iron Cradle'}
+        hint={<span className="hidden mid:inline">{format(new Date(), 'EEEE, H:mm')}</span>}
+      >
         <Link to="/vehicles" className="grid min-h-11 place-items-center">
           Vehicles
         </Link>
@@ -134,9 +137,9 @@ function Bay({
     <Link to={`/jobs/${job.id}`} className={`flex flex-col p-5 ${edge}`} data-bay={number}>
       <p className="pb-3 text-quiet">{bay.name}</p>
       <div className="flex items-start justify-between gap-4">
-        <div className="flex items-center gap-3">
+        <div className="flex min-w-0 items-center gap-3">
           {bay.kind === 'two-post' && <Post />}
-          <Chassis mounting={job.mounting} tankOff={job.tankOff} height={310} />
+          <Chassis mounting={job.mounting} tankOff={job.tankOff} className="h-42 w-auto mid:h-[310px]" />
           {bay.kind === 'two-post' && <Post />}
         </div>
         <div>

@@ -3,6 +3,7 @@ import { useState, type ReactNode } from 'react';
 import { useJob } from '../../log/useJob.ts';
 import { Shape } from '../../look/Shapes.tsx';
 import { Strap } from '../../look/Strap.tsx';
+import { useSingly } from '../../ui/useSingly.ts';
 import { VerdictView } from '../../ui/VerdictView.tsx';
 import { ExceptionSheet } from './ExceptionSheet.tsx';
 import { TakeBack } from './TakeBack.tsx';
@@ -25,6 +26,7 @@ export function GateRail({ gate, pass, onPassed, body }: GateRailProps) {
   const [excepting, setExcepting] = useState(false);
   const at = chosen ?? (firstOpen < 0 ? judged.length - 1 : firstOpen);
   const current = judged[at]!;
+  const singly = useSingly(`${gate}/${current.item.id}`);
   const missing = judged.filter((j) => !j.through);
   const passed = isPassed(state, gate);
   const { ended } = state.gates[gate];
@@ -68,7 +70,7 @@ export function GateRail({ gate, pass, onPassed, body }: GateRailProps) {
         {ended && <p className="pt-2 font-semibold">Asked again: {ended}.</p>}
         <div className="pt-4">{body?.(current)}</div>
       </div>
-      <div className="gate-foot sticky bottom-0 z-10 grid gap-3 border-t border-rule bg-sheet p-4 mid:p-6">
+      <div data-singly className="gate-foot sticky bottom-0 z-10 grid gap-3 border-t border-rule bg-sheet p-4 mid:p-6">
         <div className="min-h-16">
           <VerdictView
             key={current.item.id}
@@ -84,7 +86,7 @@ export function GateRail({ gate, pass, onPassed, body }: GateRailProps) {
                 type="button"
                 className="btn"
                 data-answer={a.value}
-                onClick={() => void answer(a.value)}
+                onClick={() => singly(() => void answer(a.value))}
               >
                 {a.outcome !== 'bad' && <Shape outcome={a.outcome} size={18} />}
                 {a.label}

@@ -136,10 +136,10 @@ function Bay({
   return (
     <Link to={`/jobs/${job.id}`} className={`flex flex-col p-5 ${edge}`} data-bay={number}>
       <p className="pb-3 text-quiet">{bay.name}</p>
-      <div className="flex items-start justify-between gap-4">
+      <div className="flex flex-wrap items-start justify-between gap-4">
         <div className="flex min-w-0 items-center gap-3">
           {bay.kind === 'two-post' && <Post />}
-          <Chassis mounting={job.mounting} tankOff={job.tankOff} className="h-42 w-auto mid:h-[310px]" />
+          <Chassis mounting={job.mounting} tankOff={job.tankOff} className="h-[168px] w-auto mid:h-[310px]" />
           {bay.kind === 'two-post' && <Post />}
         </div>
         <div>

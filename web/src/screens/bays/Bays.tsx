@@ -139,7 +139,11 @@ function Bay({
       <div className="flex flex-wrap items-start justify-between gap-4">
         <div className="flex min-w-0 items-center gap-3">
           {bay.kind === 'two-post' && <Post />}
-          <Chassis mounting={job.mounting} tankOff={job.tankOff} className="h-[168px] w-auto mid:h-[310px]" />
+          <Chassis
+            mounting={job.mounting}
+            tankOff={job.tankOff}
+            className="h-[168px] w-auto mid:h-[216px] wide:h-[270px]"
+          />
           {bay.kind === 'two-post' && <Post />}
         </div>
         <div>

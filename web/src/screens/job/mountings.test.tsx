@@ -14,6 +14,8 @@ const named = (text: string) => [...document.querySelectorAll('button')].find((b
 async function tapFirst(...ways: (HTMLElement | null | undefined)[]): Promise<boolean> {
   const first = ways.find((e) => e && e.getAttribute('aria-disabled') !== 'true');
   if (!first) return false;
+  // A safety question is read before it is answered: a tap in its first moment answers nothing.
+  if (first.closest('[data-singly]')) await act(() => new Promise((resolve) => setTimeout(resolve, 450)));
   await userEvent.setup().click(first);
   await act(() => Promise.resolve());
   return true;

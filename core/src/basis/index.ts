@@ -1,6 +1,16 @@
 /** Where a figure comes from. Every number the product judges by carries one. */
 export type BasisKind =
-  'published' | 'common practice' | 'from memory' | 'measured' | 'learned' | 'typical' | 'shop' | 'computed';
+  | 'published'
+  | 'common practice'
+  | 'from memory'
+  | 'measured'
+  | 'seen'
+  | 'told'
+  | 'guessed'
+  | 'learned'
+  | 'typical'
+  | 'shop'
+  | 'computed';
 
 /** Where a figure or a judgement comes from. */
 export interface Basis {
@@ -14,6 +24,10 @@ export interface Basis {
 
 /** Somebody measured it here. */
 export const measured: Basis = { kind: 'measured' };
+/** Somebody looked at it here, and judged by eye. */
+export const seen: Basis = { kind: 'seen' };
+/** Somebody guessed it. */
+export const guessed: Basis = { kind: 'guessed' };
 /** Usual for the kind of thing. */
 export const typical: Basis = { kind: 'typical' };
 /** The shop set it. */
@@ -50,5 +64,11 @@ export function basisInWords(basis: Basis): string {
       return basis.source ? `computed: ${basis.source}` : 'computed';
     case 'measured':
       return 'measured on this vehicle';
+    case 'seen':
+      return 'seen on this vehicle, judged by eye';
+    case 'told':
+      return 'told by somebody, not looked at';
+    case 'guessed':
+      return 'guessed';
   }
 }

@@ -1,12 +1,16 @@
 import { judgeGate } from '../gates/index.ts';
 import { foldJob, type JobState, logWriter } from '../job/index.ts';
-import { archetypes, type VehicleFile } from '../vehicle/index.ts';
+import { archetypes, type PumpKind, type VehicleFile } from '../vehicle/index.ts';
 import { judgeSchool, schoolsFor } from './index.ts';
 import { type SchoolId } from './schools.ts';
 
 const rail = archetypes[0]!;
-const fits = (vehicle: VehicleFile, complaint: JobState['complaint'] = 'level'): SchoolId[] =>
-  schoolsFor({ vehicle, complaint })
+const fits = (
+  vehicle: VehicleFile,
+  complaint: JobState['complaint'] = 'level',
+  answers: Record<string, string> = {},
+): SchoolId[] =>
+  schoolsFor({ vehicle, complaint, answers })
     .filter((s) => s.cannot === null)
     .map((s) => s.id);
 
@@ -14,17 +18,40 @@ describe('taking the pressure out (common practice, no source)', () => {
   test('an injected petrol engine is run dry or bled, never by the cap alone', () => {
     expect(fits(rail)).toEqual(['runDry', 'bleed']);
   });
-  test('with a dead pump it is bled; a carburettor or a diesel takes the cap', () => {
+  const by = (pump: PumpKind, fuel: VehicleFile['fuel'] = 'petrol') => ({ ...rail, fuel, fuelSystem: { pump } });
+  test('a dead pump is bled, a weak one that still runs is run dry; until somebody says, only bled', () => {
     expect(fits(rail, 'pump')).toEqual(['bleed']);
-    expect(fits({ ...rail, feed: 'carburettor' })).toEqual(['capOnly']);
-    expect(fits({ ...rail, fuel: 'diesel' })).toContain('capOnly');
+    expect(fits(rail, 'pump', { 'pump runs': 'no' })).toEqual(['bleed']);
+    expect(fits(rail, 'pump', { 'pump runs': 'yes' })).toEqual(['runDry', 'bleed']);
+  });
+  test('the pump decides, not the carburettor: an electric one is bled, a mechanical one or none takes the cap', () => {
+    expect(fits(by('electricLow'))).toEqual(['runDry', 'bleed']);
+    expect(fits(by('mechanical'))).toEqual(['capOnly']);
+    expect(fits(by('none'))).toEqual(['capOnly']);
+  });
+  test('a diesel is never offered a petrol bleed, nor run dry', () => {
+    expect(fits(by('dieselSupply', 'diesel'))).toEqual(['rest']);
+    expect(fits(by('dieselLift', 'diesel'))).toEqual(['rest']);
+    expect(fits(by('dieselSuction', 'diesel'))).toEqual(['capOnly']);
+    for (const pump of ['dieselSupply', 'dieselLift', 'dieselSuction'] as const)
+      expect(
+        schoolsFor({ vehicle: by(pump, 'diesel'), complaint: 'level', answers: {} })
+          .filter((s) => s.cannot === null)
+          .every((s) => /not cracked open/.test(s.cautions.join())),
+      ).toBe(true);
+  });
+  test('a pump nobody named counts as under pressure', () => {
+    expect(fits(by('unknown'))).toEqual(['bleed']);
+    expect(fits(by('unknown', 'diesel'))).toEqual(['rest']);
+    const { feed: _, fuelSystem: __, ...nothing } = { ...rail, feed: 'carburettor' as const };
+    expect(fits({ ...nothing, feed: 'carburettor' })).toEqual(['bleed']);
   });
   test('a sealed tank has its own procedure first', () => {
     expect(fits({ ...rail, tank: { ...rail.tank, sealed: true } })[0]).toBe('ownProcedure');
     expect(fits(rail)).not.toContain('ownProcedure');
   });
   test('each says how, in which order against the battery, what counts, and defers to the service information', () => {
-    for (const school of schoolsFor({ vehicle: rail, complaint: 'level' })) {
+    for (const school of schoolsFor({ vehicle: rail, complaint: 'level', answers: {} })) {
       expect(school.steps.length).toBeGreaterThan(1);
       expect(school.order.length).toBeGreaterThan(5);
       expect(school.cautions.join(' ')).toMatch(/service information/);

@@ -1,9 +1,5 @@
 import { IsIn, IsNumber, IsOptional, Max, Min } from 'class-validator';
-import { castDraft } from 'immer';
 import { defineKind, defineSlice } from '../kernel/index.ts';
-import type { VehicleSlice } from '../vehicle/index.ts';
-import type { Verdict } from '../verdict/index.ts';
-import { judgePressure } from './pressure.ts';
 
 /** Residual pressure read, or what counts instead. */
 export class PressureBody {
@@ -17,8 +13,6 @@ export class PressureBody {
 interface Pressure extends PressureBody {
   /** Id of the entry. */
   id: string;
-  /** What it is worth. */
-  verdict: Verdict;
 }
 
 /** What is known of the pressure in the lines. */
@@ -30,7 +24,7 @@ export interface PressureSlice {
 }
 
 /** Holds the pressure. It ends with its condition: the key was turned on. */
-export const pressureSlice = defineSlice<PressureSlice, VehicleSlice>({
+export const pressureSlice = defineSlice<PressureSlice>({
   name: 'pressure',
   start: () => ({ pressure: null, pressureEnded: null }),
   hears: {
@@ -42,12 +36,12 @@ export const pressureSlice = defineSlice<PressureSlice, VehicleSlice>({
 });
 
 /** The pressure, read or said. */
-export const pressure = defineKind<'pressure', PressureBody, PressureSlice, VehicleSlice>({
+export const pressure = defineKind<'pressure', PressureBody, PressureSlice>({
   kind: 'pressure',
   version: 1,
   Body: PressureBody,
-  apply: (own, body, { moment: { id }, facts: { vehicle } }) => {
-    own.pressure = castDraft({ ...body, id, verdict: judgePressure(body, vehicle) });
+  apply: (own, body, { moment: { id } }) => {
+    own.pressure = { ...body, id };
     own.pressureEnded = null;
   },
   touches: () => ({ reads: [], writes: ['pressure'] }),

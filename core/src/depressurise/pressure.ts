@@ -1,9 +1,10 @@
 import { commonPractice, measured } from '../basis/index.ts';
-import { fuels, type FuelKind } from '../fluid/index.ts';
 import { bar } from '../quantity/index.ts';
-import type { FeedKind } from '../vehicle/index.ts';
+import { answerTo } from '../questions/index.ts';
+import { isLight, isSealed } from '../vehicle/index.ts';
 import type { Verdict } from '../verdict/index.ts';
 import type { PressureBody } from './kinds.ts';
+import { judgeSchool, SCHOOL, schoolsFor } from './schools.ts';
 
 /** Below this a joint may be opened under a rag, kPa. Common practice, no source. */
 export const OPEN_BELOW = 10;
@@ -15,13 +16,14 @@ const insteadWords = {
 } as const;
 
 /**
- * Is the pressure out? Read, or what counts instead. Common practice, no source.
+ * Is the pressure out? Read, or what counts instead: that only as the proof of the way it was taken out by. Common
+ * practice, no source.
  *
- * @example judgePressure({ reading: 40 }, rail).outcome // 'bad'
+ * @example judgePressure({ reading: 40 }, state).outcome // 'bad'
  */
 export function judgePressure(
   body: Pick<PressureBody, 'reading' | 'instead'>,
-  { feed, fuel, tank }: { feed: FeedKind; fuel: FuelKind; tank?: { sealed?: boolean } },
+  state: Parameters<typeof judgeSchool>[0],
 ): Verdict {
   if (body.reading !== undefined) {
     const reason = { figure: [bar(body.reading / 100)], limit: [bar(OPEN_BELOW / 100)], basis: measured };
@@ -34,7 +36,11 @@ export function judgePressure(
     return {
       outcome: 'bad',
       reasons: [{ text: 'still under pressure', ...reason }],
-      next: ['bleed it at the port: hose into the can, rag over the joint, eyes covered'],
+      next: [
+        isLight(state.vehicle)
+          ? 'bleed it at the port: hose into the can, rag over the joint, eyes covered'
+          : 'let it stand longer; nothing is cracked open at the engine',
+      ],
     };
   }
   if (!body.instead)
@@ -43,7 +49,7 @@ export function judgePressure(
       reasons: [{ text: 'nothing read and nothing written instead', basis: commonPractice }],
       next: ['read the gauge, or say what counts instead'],
     };
-  if (tank?.sealed)
+  if (isSealed(state.vehicle))
     return {
       outcome: 'bad',
       reasons: [
@@ -54,16 +60,16 @@ export function judgePressure(
       ],
       next: ['follow the procedure in the service information, then read the gauge'],
     };
-  if (body.instead === 'capOnly' && feed === 'injected' && fuels[fuel].flash.below <= 40)
+  const school = judgeSchool(state);
+  if (school.outcome !== 'good') return school;
+  const chosen = schoolsFor(state).find((s) => s.id === answerTo(state, SCHOOL));
+  if (chosen?.proof.instead !== body.instead)
     return {
-      outcome: 'bad',
+      outcome: 'unknown',
       reasons: [
-        {
-          text: 'an injected system holds pressure for hours; the cap alone does not take it out',
-          basis: commonPractice,
-        },
+        { text: `${insteadWords[body.instead]}: that proves another way than the one chosen`, basis: commonPractice },
       ],
-      next: ['pump fuse or relay out and run it until it dies, or bleed at the test port'],
+      next: [`what counts here: ${chosen?.proof.words ?? 'a reading'}`],
     };
   return {
     outcome: 'doubtful',

@@ -1,12 +1,14 @@
 import { commonPractice } from '../basis/index.ts';
-import { fuels } from '../fluid/index.ts';
 import type { Complaint } from '../order/index.ts';
 import { answerTo, askChoice, type Answered } from '../questions/index.ts';
-import type { VehicleFile } from '../vehicle/index.ts';
+import { isElectric, isLight, isSealed, pumpOf, type VehicleFile } from '../vehicle/index.ts';
 import type { Verdict } from '../verdict/index.ts';
 
 /** One way of taking the pressure out. */
-export type SchoolId = 'runDry' | 'bleed' | 'capOnly' | 'ownProcedure';
+export type SchoolId = 'runDry' | 'bleed' | 'rest' | 'capOnly' | 'ownProcedure';
+
+/** Does the pump that is complained of still run? A weak one does, a dead one does not. */
+export const PUMP_RUNS = askChoice('pump runs', 'whether the pump still runs', { among: ['yes', 'no'] });
 
 /** A way of taking the pressure out, step by step. */
 export interface School {
@@ -29,18 +31,19 @@ export interface School {
 }
 
 const SERVICE = 'The service information for this vehicle and local codes come first.';
+const NEVER_AT_ENGINE = 'never at the engine: what an engine-driven pump feeds is not cracked open';
+
+type SchoolFacts = { vehicle: VehicleFile; complaint: Complaint } & Answered;
 
 /**
- * Schools of taking the pressure out, by fuel system; those that fit first. In every one the filler cap is opened, to let
- * the vapour’s pressure go, and the residual pressure is read or what counts instead is written down. Common practice, no
- * source.
+ * Schools of taking the pressure out, by the pump; those that fit first. In every one the filler cap is opened, to let the
+ * vapour’s pressure go, and the residual pressure is read or what counts instead is written down. A pump nobody named
+ * counts as under pressure. Common practice, no source.
  *
  * @example schoolsFor(state)[0]!.id // 'runDry' for an injected petrol engine that runs
  */
-export function schoolsFor({ vehicle, complaint }: { vehicle: VehicleFile; complaint: Complaint }): School[] {
-  const byDesign = vehicle.tank.sealed === true;
-  const heavy = fuels[vehicle.fuel].flash.below > 40;
-  const open = vehicle.feed === 'carburettor';
+export function schoolsFor(state: SchoolFacts): School[] {
+  const { vehicle } = state;
   const list: School[] = [
     {
       id: 'ownProcedure',
@@ -54,7 +57,7 @@ export function schoolsFor({ vehicle, complaint }: { vehicle: VehicleFile; compl
       order: 'battery and scan tool on until the tank has let go',
       cautions: ['a sealed tank holds pressure by design: never force its cap', SERVICE],
       proof: { instead: null, words: 'the pressure read at the port' },
-      cannot: byDesign ? null : 'this tank is not sealed under pressure',
+      cannot: isSealed(vehicle) ? null : 'this tank is not sealed under pressure',
       minutes: 15,
     },
     {
@@ -70,12 +73,7 @@ export function schoolsFor({ vehicle, complaint }: { vehicle: VehicleFile; compl
       order: 'battery on: it must crank; off only after this',
       cautions: ['outdoors or with extraction: it runs', 'the key stays off afterwards', SERVICE],
       proof: { instead: 'engineDied', words: 'it died and would not restart' },
-      cannot:
-        open || heavy
-          ? 'no injection pressure held by an electric pump here'
-          : complaint === 'pump'
-            ? 'with a dead pump it will not run; bleed it instead'
-            : null,
+      cannot: whyNotRunDry(state),
       minutes: 10,
     },
     {
@@ -83,39 +81,79 @@ export function schoolsFor({ vehicle, complaint }: { vehicle: VehicleFile; compl
       name: 'Bleed at the test port',
       steps: [
         'filler cap open',
-        'gauge hose on the port, its end in an approved can',
-        'rag over the port, eyes covered',
-        'open the valve slowly until nothing more comes',
+        'gauge hose on the port, or on the first joint after the pump, its end in an approved can',
+        'rag over it, eyes covered',
+        'open it slowly until nothing more comes',
         'read the gauge: it must stay down for a minute',
       ],
       order: 'before the battery goes off, if the pump is to be proved dead; else either way',
-      cautions: ['petrol under pressure sprays: face away, no hot engine', 'bond hose and can', SERVICE],
+      cautions: [
+        'petrol under pressure sprays: face away, no hot engine',
+        NEVER_AT_ENGINE,
+        'bond hose and can',
+        SERVICE,
+      ],
       proof: { instead: 'noSpurt', words: 'no spurt at the port under a rag' },
-      cannot: open ? 'no pressure in a gravity or carburettor feed' : null,
+      cannot: !isElectric(pumpOf(vehicle))
+        ? 'no electric pump holds pressure here'
+        : isLight(vehicle)
+          ? null
+          : 'no petrol bleed on a diesel: let it stand, then the low-pressure joint',
       minutes: 10,
+    },
+    {
+      id: 'rest',
+      name: 'Let it stand, then the low-pressure joint',
+      steps: [
+        'engine off and cold, key out',
+        'filler cap open',
+        'wait as long as the service information says, ten minutes at least',
+        'rag over the feed joint at the tank, the low-pressure side, eyes covered',
+        'slack it slowly until nothing more comes',
+      ],
+      order: 'key out first; battery either way',
+      cautions: [`a common rail holds hundreds of bar: ${NEVER_AT_ENGINE}`, SERVICE],
+      proof: { instead: 'noSpurt', words: 'no spurt at the low-pressure joint under a rag' },
+      cannot: isLight(vehicle)
+        ? 'petrol under pressure holds it for hours: standing does not take it out'
+        : isElectric(pumpOf(vehicle))
+          ? null
+          : 'no electric pump holds pressure here',
+      minutes: 20,
     },
     {
       id: 'capOnly',
       name: 'The filler cap only',
       steps: ['open the cap slowly and let the vapour go', 'leave it on loosely, so that nothing falls in'],
       order: 'any time; battery off after the pump is no more needed',
-      cautions: [
-        heavy
-          ? 'a common-rail engine holds hundreds of bar at the engine: nothing is opened there'
-          : 'vapour first: no flame, doors open',
-        SERVICE,
-      ],
+      cautions: [isLight(vehicle) ? 'vapour first: no flame, doors open' : NEVER_AT_ENGINE, SERVICE],
       proof: { instead: 'capOnly', words: 'no pressure by design, cap opened' },
-      cannot: open || heavy ? null : 'an injected petrol system holds pressure for hours; the cap does not take it out',
+      cannot:
+        pumpOf(vehicle) === 'unknown'
+          ? 'nobody has said what pushes the fuel: until then it counts as under pressure'
+          : isElectric(pumpOf(vehicle))
+            ? 'an electric pump leaves its line under pressure; the cap does not take it out'
+            : null,
       minutes: 2,
     },
   ];
   return list.sort((a, b) => Number(a.cannot !== null) - Number(b.cannot !== null));
 }
 
+function whyNotRunDry(state: SchoolFacts): string | null {
+  const pump = pumpOf(state.vehicle);
+  if (pump === 'unknown') return 'say first what pushes the fuel';
+  if (!isElectric(pump)) return 'no electric pump holds pressure here';
+  if (!isLight(state.vehicle)) return 'a diesel run dry draws air and is hard to start again';
+  if (state.complaint !== 'pump') return null;
+  const runs = answerTo(state, PUMP_RUNS);
+  if (runs === undefined) return 'say first whether the pump still runs';
+  return runs === 'yes' ? null : 'with a dead pump it will not run; bleed it instead';
+}
+
 /** How the pressure is taken out. */
 export const SCHOOL = askChoice('school', 'how the pressure comes out', {
-  among: ['runDry', 'bleed', 'capOnly', 'ownProcedure'],
+  among: ['runDry', 'bleed', 'rest', 'capOnly', 'ownProcedure'],
 });
 
 /**
@@ -123,7 +161,7 @@ export const SCHOOL = askChoice('school', 'how the pressure comes out', {
  *
  * @example judgeSchool(state).outcome // 'bad': cap only on an injected petrol engine
  */
-export function judgeSchool(state: { vehicle: VehicleFile; complaint: Complaint } & Answered): Verdict {
+export function judgeSchool(state: SchoolFacts): Verdict {
   const chosen = schoolsFor(state).find((s) => s.id === answerTo(state, SCHOOL));
   if (!chosen)
     return {

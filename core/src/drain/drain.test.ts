@@ -4,7 +4,7 @@ import fc from 'fast-check';
 import { measured } from '../basis/index.ts';
 import { InputError } from '../errors/index.ts';
 import { estimate, exactly } from '../estimate/index.ts';
-import { archetypes } from '../vehicle/index.ts';
+import { type PumpKind, archetypes } from '../vehicle/index.ts';
 import { bestWayOut, drainFacts, drainWays, shareOut } from './index.ts';
 import { drainTime, frictionFactor, siphonFlow } from './flow.ts';
 import { GRAVITY } from '../quantity/index.ts';
@@ -186,12 +186,16 @@ describe('ways out', () => {
         expect([e.lo, e.typ, e.hi]).toEqual([e.lo, e.typ, e.hi].sort((a, b) => a - b));
   });
   test('a leak or bad fuel does not go on the road; a carburettor has no pump to command', () => {
-    const cannot = (complaint: 'leak' | 'badFuel' | 'level', feed = rail.feed) =>
-      Object.fromEntries(drainWays({ vehicle: { ...rail, feed }, aboard, complaint }).map((w) => [w.id, w.cannot]));
+    const cannot = (complaint: 'leak' | 'badFuel' | 'level', pump: PumpKind = 'electricHigh') =>
+      Object.fromEntries(
+        drainWays({ vehicle: { ...rail, fuelSystem: { pump } }, aboard, complaint }).map((w) => [w.id, w.cannot]),
+      );
     expect(cannot('leak').road).toMatch(/leaks/);
     expect(cannot('badFuel').road).toMatch(/bad fuel/);
     expect(cannot('level').ownPump).toBeNull();
-    expect(cannot('level', 'carburettor').ownPump).toMatch(/no electric pump/);
+    expect(cannot('level', 'electricLow').ownPump).toBeNull();
+    expect(cannot('level', 'mechanical').ownPump).toMatch(/no electric pump/);
+    expect(cannot('level', 'unknown').ownPump).toMatch(/what pushes/);
   });
   test('the pump’s minutes by hand: 40 − 3 L at 7 L/min and five to set up', () => {
     const pump = drainWays({ vehicle: rail, aboard, complaint: 'pump' }).find((w) => w.id === 'transferPump')!;

@@ -4,7 +4,7 @@ import { estimate, multiply, exactly, type Estimate, type Span } from '../estima
 import { fuels, kinematicViscosity } from '../fluid/index.ts';
 import { drained, litresToTakeOut } from '../handling/index.ts';
 import type { Complaint } from '../order/index.ts';
-import { estimateOf, type VehicleFile } from '../vehicle/index.ts';
+import { estimateOf, isElectric, pumpOf, type VehicleFile } from '../vehicle/index.ts';
 import { BURST, OWN_PUMP_FLOW, REST } from '../tank/index.ts';
 import { contentsBelow, levelAt, shapeLitres } from '../shape/index.ts';
 import { startingKit, type DrainFacts, type DrainKit } from './facts.ts';
@@ -204,6 +204,7 @@ function ownPump(
   vehicle: VehicleFile,
   { out, stays, complaint }: { out: Estimate; stays: Estimate; complaint: Complaint },
 ): DrainWay {
+  const pump = pumpOf(vehicle);
   const flow = multiply(OWN_PUMP_FLOW, BURST_SHARE);
   const minutes = plus(at(out, flow, computed('flow × a third of the time')), { lo: 5, typ: 8, hi: 15 });
   return {
@@ -215,11 +216,13 @@ function ownPump(
     cannot:
       complaint === 'pump'
         ? 'the pump is the complaint'
-        : vehicle.feed === 'carburettor'
-          ? 'no electric pump to be commanded'
-          : null,
+        : pump === 'unknown'
+          ? 'say first what pushes the fuel'
+          : isElectric(pump)
+            ? null
+            : 'no electric pump to be commanded',
     how: 'hose on its outlet, ten seconds on, twenty off, battery still on; count the bursts',
-    caution: 'the count misses some: a second witness afterwards',
+    caution: 'stop at its first stutter: run dry it is spoiled. The count misses some: a second witness afterwards',
   };
 }
 

@@ -18,6 +18,7 @@ const line = (id: string, slack: Range, from: number, more: Partial<Connection> 
 function begin(connections: Connection[], more: Partial<VehicleFile> = {}): TankState {
   const vehicle: VehicleFile = {
     ...archetypes[0]!,
+    variants: [],
     length: 1000,
     clear: 300,
     tiltLimit: 0,

@@ -13,7 +13,7 @@ import {
   refusalOf,
   vapourFrom,
 } from '../job/index.ts';
-import { archetypes } from '../vehicle/index.ts';
+import { archetypes, type PumpKind } from '../vehicle/index.ts';
 import { judgeGate } from './index.ts';
 
 const start = (gauge = 0.25) => {
@@ -41,12 +41,20 @@ function sayGateTwo(job: ReturnType<typeof start>): void {
 
 describe('pressure (common practice, no source)', () => {
   test('read, or what counts instead; a cap alone does not empty an injected system', () => {
-    expect(judgePressure({ reading: 4 }, { feed: 'injected', fuel: 'petrol' }).outcome).toBe('good');
-    expect(judgePressure({ reading: 40 }, { feed: 'injected', fuel: 'petrol' }).outcome).toBe('bad');
-    expect(judgePressure({ instead: 'engineDied' }, { feed: 'injected', fuel: 'petrol' }).outcome).toBe('doubtful');
-    expect(judgePressure({ instead: 'capOnly' }, { feed: 'injected', fuel: 'petrol' }).outcome).toBe('bad');
-    expect(judgePressure({ instead: 'capOnly' }, { feed: 'carburettor', fuel: 'petrol' }).outcome).toBe('doubtful');
-    expect(judgePressure({}, { feed: 'injected', fuel: 'petrol' }).outcome).toBe('unknown');
+    const facts = (school: string | null, pump: PumpKind = 'electricHigh') => ({
+      vehicle: { ...archetypes[0]!, fuelSystem: { pump } },
+      complaint: 'level' as const,
+      answers: (school === null ? {} : { school }) as Record<string, string>,
+    });
+    expect(judgePressure({ reading: 4 }, facts(null)).outcome).toBe('good');
+    expect(judgePressure({ reading: 40 }, facts(null)).outcome).toBe('bad');
+    expect(judgePressure({ instead: 'engineDied' }, facts('runDry')).outcome).toBe('doubtful');
+    expect(judgePressure({ instead: 'capOnly' }, facts('capOnly')).outcome).toBe('bad');
+    expect(judgePressure({ instead: 'capOnly' }, facts('capOnly', 'mechanical')).outcome).toBe('doubtful');
+    expect(judgePressure({}, facts('runDry')).outcome).toBe('unknown');
+    // Nobody chose a way, or another one: it proves nothing.
+    expect(judgePressure({ instead: 'engineDied' }, facts(null)).outcome).toBe('unknown');
+    expect(judgePressure({ instead: 'engineDied' }, facts('bleed')).outcome).toBe('unknown');
   });
 });
 

@@ -1,6 +1,6 @@
 import { commonPractice, computed } from '../basis/index.ts';
 import { judgeHandling, tankMass } from '../handling/index.ts';
-import { judgeSchool } from '../depressurise/index.ts';
+import { judgePressure, judgeSchool } from '../depressurise/index.ts';
 import { witnessWord, fuelCelsius } from '../tank/index.ts';
 import type { Verdict } from '../verdict/index.ts';
 import { portDrop } from '../hang/index.ts';
@@ -52,15 +52,14 @@ export function judgeWitnesses(state: GateFactsToJudge): Verdict {
 export function judgePressureOut(state: GateFactsToJudge): Verdict {
   const school = judgeSchool(state);
   if (school.outcome === 'bad' && state.pressure?.reading === undefined) return school;
-  return (
-    state.pressure?.verdict ?? {
-      outcome: 'unknown',
-      reasons: [
-        { text: state.pressureEnded ? `${state.pressureEnded}: read it again` : 'not read yet', basis: commonPractice },
-      ],
-      next: ['read the gauge, or say what counts instead'],
-    }
-  );
+  if (state.pressure) return judgePressure(state.pressure, state);
+  return {
+    outcome: 'unknown',
+    reasons: [
+      { text: state.pressureEnded ? `${state.pressureEnded}: read it again` : 'not read yet', basis: commonPractice },
+    ],
+    next: ['read the gauge, or say what counts instead'],
+  };
 }
 
 /** Can it be held by those who hold it? @example judgeMass(state).outcome // 'bad' above what two may lift */

@@ -44,6 +44,10 @@ class LookBody {
   @IsBoolean() allFist!: boolean;
   /** Lines a hand reaches here, though the file was not sure. */
   @IsArray() @IsString({ each: true }) reachable!: string[];
+  /** Lines that could not be seen, whatever the file says: the look tells nothing of them. */
+  @IsOptional() @IsArray() @IsString({ each: true }) unseen?: string[];
+  /** None of them could be seen. */
+  @IsOptional() @IsBoolean() blind?: boolean;
 }
 
 /** A whole stop in one entry: pose reached, what came off, what was capped, what the look told. */

@@ -8,14 +8,16 @@ export {
   isOn,
   portDrop,
   reachOf,
+  doubted,
   slackFreed,
   slackOf,
   surelyReaches,
   takenOff,
   tiltLimitOf,
+  waitsHere,
   type Sureness,
 } from './model.ts';
-export { BED_OFF, GOAL, RING_FROM_ABOVE, TAPE } from './questions.ts';
+export { BED_OFF, FILE_FITS, GOAL, RING_FROM_ABOVE, TAPE } from './questions.ts';
 export { hangSlice, standingPulls } from './slice.ts';
 export { tapeAt, tapeAtHome } from './tape.ts';
 export type { HangSlice, TankState } from './types.ts';

@@ -40,7 +40,7 @@ export const stopDone = defineKind<'stopDone', StopDoneBody, HangSlice, HangFact
   version: 1,
   Body: StopDoneBody,
   apply: (own, body, { moment, tell, facts }) => {
-    const from = moveTo(own, { target: body.to, how: 'stop', moment, facts });
+    const from = moveTo(own, { target: body.to, how: 'stop', moment, tell, facts });
     leave(own, body);
     tellStop(body, from, tell);
   },
@@ -55,7 +55,14 @@ export const crept = defineKind<'crept', CreptBody, HangSlice, HangFacts>({
   version: 1,
   Body: CreptBody,
   apply: (own, body, { moment, tell, facts }) => {
-    const from = moveTo(own, { target: body.to, how: 'creep', moment, facts });
+    const from = moveTo(own, {
+      target: body.to,
+      how: 'creep',
+      taut: body.taut ? splitKey(body.taut).id : null,
+      moment,
+      tell,
+      facts,
+    });
     leave(own, body);
     tellStop(body, from, tell);
     if (body.taut) tell('feltTaut', { line: splitKey(body.taut).id });
@@ -73,7 +80,7 @@ export const moved = defineKind<'moved', MovedBody, HangSlice, HangFacts>({
   version: 1,
   Body: MovedBody,
   apply: (own, { to }, { moment, tell, facts }) => {
-    const from = moveTo(own, { target: to, how: 'stop', moment, facts });
+    const from = moveTo(own, { target: to, how: 'stop', moment, tell, facts });
     tell('moved', { from, to: { f: gridNearest(to.f), r: gridNearest(to.r) } });
   },
   touches: () => ({ reads: ['gate:2', 'gate:3', UNIT], writes: ['pose'] }),
@@ -99,6 +106,7 @@ export const surprise = defineKind<'surprise', SurpriseBody, HangSlice, HangFact
         next: { ...exactly(lo), typ: Math.max(known.typ, lo), hi: Math.max(known.hi, lo) },
         id: moment.id,
       });
+      own.eyed[id] = 'felt';
       delete own.taut[id];
       return;
     }
@@ -106,6 +114,7 @@ export const surprise = defineKind<'surprise', SurpriseBody, HangSlice, HangFact
     if (line) {
       if (lets !== undefined) feel(own, { id, mm: lets, facts });
       learnSlack(own, { line: id, next: exactly(at), id: moment.id });
+      own.eyed[id] = 'felt';
       own.taut[id] = at;
       return;
     }

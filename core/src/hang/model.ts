@@ -6,10 +6,12 @@ import {
   estimateOf,
   fileName,
   keyOf,
+  keyOfId,
   MOST_TILT,
   OPEN_REACH,
   placeOf,
   splitKey,
+  waitsOf,
   type Clip,
   type Connection,
   type VehicleFile,
@@ -25,17 +27,47 @@ export const isOn = (state: Parameters<typeof isOff>[0], lineId: string): boolea
 export const attached = (state: { vehicle: VehicleFile } & Parameters<typeof isOff>[0]): Connection[] =>
   state.vehicle.connections.filter((line) => isOn(state, line.id));
 
-/** Is a line parted, a clip off, an obstruction cleared, a support off: is whatever has this id done? @example isDone(state, 'shield') // false */
-export const isDone = (state: Parameters<typeof isOff>[0], id: string): boolean =>
-  (['line', 'clip', 'obstruction', 'support'] as const).some((kind) => isOff(state, keyOf(kind, id)));
+/**
+ * Is a line parted, a clip off, an obstruction cleared, a support off: is whatever has this id, or this way, off?
+ *
+ * @example isDone(state, 'shield') // false
+ */
+export function isDone(state: { vehicle: VehicleFile } & Parameters<typeof isOff>[0], id: string): boolean {
+  const key = keyOfId(state.vehicle, id);
+  return key !== null && isOff(state, key);
+}
+
+/**
+ * What a way still waits for where the tank hangs, going down: ledger keys of what comes off before it, and of what must
+ * still be on. Null where it can't be used any more, since that is off.
+ *
+ * @example waitsHere(state, way)?.first // ['obstruction:liner']
+ */
+export function waitsHere(
+  state: { vehicle: VehicleFile } & Parameters<typeof isOff>[0],
+  way: Way,
+): { first: string[]; notYet: string[] } | null {
+  const { first, notYet } = waitsOf(way, 'down');
+  const keys = (ids: readonly string[]) => ids.map((id) => keyOfId(state.vehicle, id) ?? `?:${id}`);
+  if (notYet.some((id) => isDone(state, id))) return null;
+  // What is not on this vehicle keeps nothing waiting in place.
+  return {
+    first: keys(first).filter((key) => !isOff(state, key)),
+    notYet: keys(notYet).filter((key) => !key.startsWith('?:')),
+  };
+}
 
 /**
  * What a line is known to let once a clip is off: never less than before, and what was measured stays measured.
  *
- * @example slackFreed(rail, { lo: 30, typ: 60, hi: 90, basis }, clip).lo // at least 30
+ * @example slackFreed(state, { lo: 30, typ: 60, hi: 90, basis }, clip).lo // at least 30
  */
-export function slackFreed(vehicle: Pick<VehicleFile, 'basis'>, now: Estimate, clip: Clip): Estimate {
-  const freed = estimateOf(vehicle, clip.slack);
+export function slackFreed(
+  { vehicle, doubts }: Pick<TankState, 'doubts'> & { vehicle: Pick<VehicleFile, 'basis'> },
+  now: Estimate,
+  clip: Clip,
+): Estimate {
+  const freed = doubted({ doubts }, estimateOf(vehicle, clip.slack));
   return {
     lo: Math.max(now.lo, freed.lo),
     typ: Math.max(now.typ, freed.typ),
@@ -86,8 +118,9 @@ export function takenOff<S extends TankState>(state: S, key: string, way: string
   const owner = kind === 'clip' ? clipOwner(vehicle, id) : undefined;
   const clip = owner?.clips.find((c) => c.id === id);
   const slack =
-    owner && clip ? { ...state.slack, [owner.id]: slackFreed(vehicle, slackOf(state, owner.id), clip) } : state.slack;
+    owner && clip ? { ...state.slack, [owner.id]: slackFreed(state, slackOf(state, owner.id), clip) } : state.slack;
   const felt = owner?.id ?? (kind === 'line' ? id : null);
+  const eyed = Object.fromEntries(Object.entries(state.eyed).filter(([line]) => line !== owner?.id));
   const taut = Object.fromEntries(Object.entries(state.taut).filter(([line]) => line !== felt));
   const item: LedgerItem = {
     key,
@@ -110,6 +143,7 @@ export function takenOff<S extends TankState>(state: S, key: string, way: string
   return {
     ...state,
     slack,
+    eyed,
     taut,
     off: { ...state.off, [key]: [`${key}@ahead`] },
     items: [...state.items.filter((other) => other.key !== key), item],
@@ -117,10 +151,21 @@ export function takenOff<S extends TankState>(state: S, key: string, way: string
 }
 
 /** What is known of a line's slack, mm. @throws Error for a line the vehicle does not have @example slackOf(state, 'feed').lo */
-export function slackOf(state: Pick<TankState, 'slack'>, lineId: string): Estimate {
+export function slackOf(state: Pick<TankState, 'slack' | 'eyed' | 'doubts'>, lineId: string): Estimate {
   const slack = state.slack[lineId];
   if (!slack) throw new Error(`No line ${lineId}.`);
-  return slack;
+  return state.eyed[lineId] ? slack : doubted(state, slack);
+}
+
+/**
+ * A figure of the file as far as it is to be believed: where the eye found one of that basis too long, all of them count
+ * so much less at their low end.
+ *
+ * @example doubted({ doubts: [{ kind: 'typical', factor: 0.8, … }] }, { lo: 100, … }).lo // 80
+ */
+export function doubted({ doubts }: Pick<TankState, 'doubts'>, range: Estimate): Estimate {
+  const factor = Math.min(1, ...doubts.filter((d) => d.kind === range.basis.kind).map((d) => d.factor));
+  return factor === 1 ? range : { ...range, lo: Math.floor(range.lo * factor) };
 }
 
 /** Local drop of a line's port in a pose, mm. @example portDrop(state, { f: 40, r: 40 }, feed) // 40 */

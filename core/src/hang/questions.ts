@@ -11,3 +11,6 @@ export const RING_FROM_ABOVE = askChoice('ring from above', 'ring from above', {
 
 /** Does the bed come off? */
 export const BED_OFF = askChoice('bed comes off', 'bed comes off', { among: ['yes', 'no', 'hidden'] });
+
+/** A line looked shorter than its file says. Is it the file of this vehicle all the same, and only that line another? */
+export const FILE_FITS = askChoice('file fits', 'whether the file is of this vehicle', { among: ['yes', 'no'] });

@@ -1,6 +1,6 @@
 import { mm, say, type Sentence } from '../quantity/index.ts';
 import { castDraft, type Draft } from 'immer';
-import { commonPractice, measured } from '../basis/index.ts';
+import { commonPractice, seen as seenBasis, type Basis } from '../basis/index.ts';
 import { exactly, type Estimate } from '../estimate/index.ts';
 import {
   defineSlice,
@@ -8,8 +8,10 @@ import {
   wasDisputed,
   type Debt,
   type KernelState,
+  type Events,
   type Moment,
   type RecordLine,
+  type Tell,
 } from '../kernel/index.ts';
 import type { LedgerSlice } from '../ledger/index.ts';
 import type { OrderSlice } from '../order/index.ts';
@@ -22,13 +24,14 @@ import {
   lineOf,
   SLACK,
   splitKey,
+  type Connection,
   type VehicleFile,
   type VehicleSlice,
 } from '../vehicle/index.ts';
 import { goalOf } from './goal.ts';
-import { FIST, NEARLY } from './margins.ts';
+import { CREEP, FIST, NEARLY } from './margins.ts';
 import { attached, isOn, portDrop, slackFreed, slackOf } from './model.ts';
-import { GOAL } from './questions.ts';
+import { FILE_FITS, GOAL } from './questions.ts';
 import type { HangSlice, Pull } from './types.ts';
 
 /** What the hanging tank reads beside its own. */
@@ -51,10 +54,8 @@ export function feel(own: Own, { id, mm, facts }: { id: string; mm: number; fact
   own.felt.push({ line: id, mm });
 }
 
-const atLeast = (known: Estimate, least: number): Estimate =>
-  least <= known.lo
-    ? known
-    : { lo: least, typ: Math.max(known.typ, least), hi: Math.max(known.hi, least), basis: measured };
+const atLeast = (known: Estimate, least: number, basis: Basis): Estimate =>
+  least <= known.lo ? known : { lo: least, typ: Math.max(known.typ, least), hi: Math.max(known.hi, least), basis };
 
 /**
  * The tank comes to a pose. What was attached on the way either let it, or was pulled.
@@ -63,26 +64,59 @@ const atLeast = (known: Estimate, least: number): Estimate =>
  */
 export function moveTo(
   own: Own,
-  { target, how, moment, facts }: { target: Pose; how: 'stop' | 'creep'; moment: Moment; facts: Readonly<HangFacts> },
+  {
+    target,
+    how,
+    taut = null,
+    moment,
+    tell,
+    facts,
+  }: {
+    target: Pose;
+    how: 'stop' | 'creep';
+    /** The line that ended a creep: it is told by itself. */
+    taut?: string | null;
+    moment: Moment;
+    tell: Tell;
+    facts: Readonly<HangFacts>;
+  },
 ): Pose {
   const pose = { f: gridNearest(target.f), r: gridNearest(target.r) };
   const from = knownPose(own, moment);
   own.poses.push({ id: moment.id, device: moment.entry.device, pose });
   own.pose = poseHeard(own, pose, facts);
+  if (isHome(pose)) own.looked = false;
   if (pose.f <= from.f && pose.r <= from.r) return from;
   const here = deepest(pose);
   for (const line of attached(facts)) {
     const drop = portDrop(facts, pose, line);
-    const known = slackOf(own, line.id);
+    const known = own.slack[line.id];
+    if (!known || line.id === taut) continue;
     const limit = own.taut[line.id] ?? known.hi;
-    if (how === 'stop' && drop > limit)
+    const past = drop > limit;
+    if (past && how === 'stop')
       own.pulls.push(
         pullOf(`line:${line.id}`, moment, {
           found: true,
           words: say`it allows ${mm(limit)}, the tank went to ${mm(drop)}`,
         }),
       );
-    learnSlack(own, { line: line.id, next: atLeast(known, drop), id: moment.id });
+    if (past && own.eyed[line.id] === 'felt') {
+      // What was measured does not grow by being passed: stretched, or measured wrongly.
+      if (how === 'stop') continue;
+      const least = Math.floor(drop);
+      learnSlack(own, {
+        line: line.id,
+        next: { lo: least, typ: least + CREEP / 2, hi: least + CREEP, basis: known.basis },
+        id: moment.id,
+      });
+      delete own.taut[line.id];
+      tell('flagged', {
+        text: say`${line.name} let ${mm(least)} without coming taut, and was measured at ${mm(limit)}: measure it again`,
+      });
+      continue;
+    }
+    learnSlack(own, { line: line.id, next: atLeast(known, drop, known.basis), id: moment.id });
   }
   own.deepest = Math.max(own.deepest, here);
   if (!own.out && !own.stops.includes(here)) own.stops.push(here);
@@ -138,6 +172,9 @@ const start = (vehicle: VehicleFile): HangSlice => ({
   stops: [],
   slack: Object.fromEntries(vehicle.connections.map((line) => [line.id, estimateOf(vehicle, line.slack)])),
   slackBefore: [],
+  eyed: {},
+  doubts: [],
+  looked: false,
   felt: [],
   taut: {},
   reached: {},
@@ -158,20 +195,21 @@ export const hangSlice = defineSlice<HangSlice, HangFacts>({
       const owner = kind === 'clip' ? clipOwner(vehicle, id) : undefined;
       const clip = owner?.clips.find((c) => c.id === id);
       if (!owner || !clip) return;
-      learnSlack(own, { line: owner.id, next: slackFreed(vehicle, slackOf(own, owner.id), clip), id: moment.id });
+      learnSlack(own, {
+        line: owner.id,
+        next: slackFreed({ vehicle, doubts: own.doubts }, slackOf(own, owner.id), clip),
+        id: moment.id,
+      });
+      // With its clip off it is another length than the one that was felt or seen.
+      delete own.eyed[owner.id];
       delete own.taut[owner.id];
     },
-    looked: (own, seen, { moment, facts }) => {
+    looked: (own, seen, { moment, tell, facts }) => {
+      if (seen.asked && !isHome(own.pose)) own.looked = true;
       for (const line of attached(facts)) {
         const here = Math.round(portDrop(facts, own.pose, line));
-        const known = slackOf(own, line.id);
         if (seen.reachable.includes(line.id)) own.reached[line.id] = Math.min(here, own.reached[line.id] ?? here);
-        const learn = (next: Estimate) => learnSlack(own, { line: line.id, next, id: moment.id });
-        const { eye } = facts.shop;
-        if (seen.tight.includes(line.id)) learn({ lo: here, typ: here + 5, hi: here + eye, basis: measured });
-        else if (seen.nearly.includes(line.id)) learn(between(known, here, here + NEARLY + eye));
-        else if (seen.asked && line.visibleFrom.hi <= here)
-          learn(atLeast(known, here + (seen.allFist ? FIST : NEARLY) - eye));
+        seenAt(own, line, { seen, here, moment, tell, eye: facts.shop.eye });
       }
     },
     feltTaut: (own, { line: id }, { moment, facts }) => {
@@ -180,6 +218,7 @@ export const hangSlice = defineSlice<HangSlice, HangFacts>({
       const here = Math.round(portDrop(facts, own.pose, line));
       feel(own, { id, mm: here, facts });
       learnSlack(own, { line: id, next: exactly(here), id: moment.id });
+      own.eyed[id] = 'felt';
       own.taut[id] = here;
     },
     replaced: (own, { key, slack }, { moment }) => {
@@ -188,10 +227,14 @@ export const hangSlice = defineSlice<HangSlice, HangFacts>({
         learnSlack(own, { line: id, next: exactly(slack, commonPractice), id: moment.id });
     },
     answered: (own, { question, of, value }, { moment, facts }) => {
+      if (question === FILE_FITS.id && value === 'yes') own.doubts = [];
       if (question === GOAL.id) own.goal = goalOf(value, facts.vehicle.clear);
       const slack = own.slack[of ?? ''];
       if (question !== SLACK.id || !slack || of === null) return;
-      if (typeof value === 'number') feel(own, { id: of, mm: value, facts });
+      if (typeof value === 'number') {
+        feel(own, { id: of, mm: value, facts });
+        own.eyed[of] = 'felt';
+      }
       const next = slackSaid(slack, value);
       if (next) learnSlack(own, { line: of, next, id: moment.id });
     },
@@ -213,11 +256,46 @@ export const hangSlice = defineSlice<HangSlice, HangFacts>({
     })),
 });
 
-/** “Nearly” narrows to what the eye says. */
-function between(known: Estimate, least: number, most: number): Estimate {
-  const lo = Math.max(known.lo, least);
-  const hi = Math.max(lo, Math.min(known.hi, most));
-  return { lo, typ: Math.min(hi, Math.max(lo, known.typ)), hi, basis: measured };
+/**
+ * What a look tells of one line. The eye outranks the file, whatever that rests on; what was felt or measured in this job
+ * outranks the eye, but where the eye says less it is careful.
+ */
+function seenAt(
+  own: Own,
+  line: Connection,
+  { seen, here, moment, tell, eye }: { seen: Events['looked']; here: number; moment: Moment; tell: Tell; eye: number },
+): void {
+  const known = own.slack[line.id];
+  if (!known || seen.blind || seen.unseen?.includes(line.id)) return;
+  const learn = (next: Estimate) => learnSlack(own, { line: line.id, next, id: moment.id });
+  const how = own.eyed[line.id];
+  const play = seen.tight.includes(line.id) ? 0 : seen.nearly.includes(line.id) ? NEARLY : null;
+  if (play === null) {
+    if (!seen.asked || line.visibleFrom.hi > here || how === 'felt') return;
+    learn(atLeast(known, here + (seen.allFist ? FIST : NEARLY) - eye, seenBasis));
+    own.eyed[line.id] = 'seen';
+    return;
+  }
+  const most = here + play + eye;
+  if (how === 'felt') {
+    if (most >= known.lo) return;
+    tell('flagged', {
+      text: say`${line.name} was measured at ${mm(known.lo)} and looks shorter at ${mm(here)}: measure it again`,
+    });
+  } else if (how === undefined && most < known.lo) {
+    const words = say`${line.name} looks ${play === 0 ? 'tight' : 'nearly tight'} at ${mm(here)}, its file says ${mm(known.lo)} at least: perhaps the file of another variant`;
+    own.doubts.push(
+      castDraft({ id: moment.id, line: line.id, kind: known.basis.kind, factor: most / known.lo, words }),
+    );
+    tell('flagged', { text: words });
+  }
+  learn({
+    lo: here,
+    typ: Math.min(most, Math.max(here + play / 2, Math.min(known.typ, most))),
+    hi: most,
+    basis: seenBasis,
+  });
+  own.eyed[line.id] = 'seen';
 }
 
 /**
@@ -238,6 +316,7 @@ function forget(own: Own, entries: readonly string[], id: string): void {
     const now = own.slack[line];
     if (!entries.includes(cause) || seen.has(line) || !now) continue;
     seen.add(line);
+    delete own.eyed[line];
     learnSlack(own, {
       line,
       next: {

@@ -1,4 +1,5 @@
 import type { Sentence } from '../quantity/index.ts';
+import type { BasisKind } from '../basis/index.ts';
 import type { Estimate } from '../estimate/index.ts';
 import type { LedgerSlice } from '../ledger/index.ts';
 import type { ShopFigures } from '../order/index.ts';
@@ -38,6 +39,20 @@ export interface Pull {
   words: Sentence | null;
 }
 
+/** A line looked shorter than its file says. */
+export interface Doubt {
+  /** Id of the entry. */
+  id: string;
+  /** Id of the line. */
+  line: string;
+  /** Of which basis the figure of the file was. */
+  kind: BasisKind;
+  /** Most it was seen to let, to the least its file says: below one. */
+  factor: number;
+  /** In words. */
+  words: Sentence;
+}
+
 /** How the tank hangs and what is known of what holds it. */
 export interface HangSlice {
   /** Where it hangs; while two devices disagree the deeper of what each says. */
@@ -56,6 +71,12 @@ export interface HangSlice {
   slack: Readonly<Record<string, Estimate>>;
   /** What was known of a slack before an entry changed it: a dispute about the height takes it back. */
   slackBefore: readonly { line: string; id: string; was: Estimate }[];
+  /** How a line's slack is known in this job; absent: only by its file. What was felt outranks what was seen. */
+  eyed: Readonly<Record<string, 'felt' | 'seen'>>;
+  /** Where the eye contradicted the file: figures of that basis count so much less until somebody says which is right. */
+  doubts: readonly Doubt[];
+  /** Did somebody look from a stop below home since it last was home? */
+  looked: boolean;
   /** What a line was felt or measured to let with its clips on, newest last, mm: what the file can learn. */
   felt: readonly { line: string; mm: number }[];
   /** Local drop at which a line was felt taut; it holds there until freed. mm */
@@ -73,7 +94,7 @@ export interface HangSlice {
 /** The one model of the tank under its vehicle: log, preview, what-if, search, instruments and rehearsal all read it. */
 export type TankState = { vehicle: VehicleFile; shop: ShopFigures } & Pick<
   HangSlice,
-  'pose' | 'slack' | 'taut' | 'reached' | 'notDone' | 'out' | 'goal' | 'extras'
+  'pose' | 'slack' | 'eyed' | 'doubts' | 'looked' | 'taut' | 'reached' | 'notDone' | 'out' | 'goal' | 'extras'
 > &
   Pick<LedgerSlice, 'off' | 'items'> & {
     /** May the key be turned: does gate 4 stand? */

@@ -3,7 +3,7 @@ import type { Complaint } from '../order/index.ts';
 import { BURSTS } from '../tank/index.ts';
 import { type Entry, foldJob, type JobState, logWriter } from '../job/index.ts';
 import { seeded } from '../rehearsal/index.ts';
-import { archetypes } from '../vehicle/index.ts';
+import { usualArchetypes as archetypes } from '../vehicle/testing.ts';
 import { BLEEDING, type InstrumentKind, instruments, readInstrument } from './index.ts';
 import { hiddenTruth } from '../truth/index.ts';
 import { nowOf } from './now.ts';

@@ -1,6 +1,6 @@
 import { answerKind } from '../questions/index.ts';
 import { finding } from '../condition/index.ts';
-import { pressure, SCHOOL } from '../depressurise/index.ts';
+import { pressure, PUMP_RUNS, SCHOOL } from '../depressurise/index.ts';
 import { QUICK_TEST } from '../diagnosis/index.ts';
 import { CAP_OPENS, DRAIN_PLUG, HOSE_HEAD, SAMPLE, SECOND_TANK, WAY_OUT } from '../drain/index.ts';
 import { torque } from '../fastener/index.ts';
@@ -8,6 +8,7 @@ import { exception, gate, gateItem } from '../gates/index.ts';
 import {
   BED_OFF,
   crept,
+  FILE_FITS,
   GOAL,
   inspected,
   moved,
@@ -39,7 +40,7 @@ import { jointSeen } from '../proof/index.ts';
 import { PRICE } from '../quote/index.ts';
 import { addendum, countersigned, followUpDone, reopened, signedKind } from '../signing/index.ts';
 import { CELSIUS, container, fill, fuelMoved, fuelWitness, tankShape } from '../tank/index.ts';
-import { BLOCKS, MORE_TILT, REACH, SEALED, SLACK, VARIANT } from '../vehicle/index.ts';
+import { BLOCKS, MORE_TILT, PUMP, REACH, SEALED, SLACK, VARIANT } from '../vehicle/index.ts';
 import { owed } from './owed.ts';
 
 /** Every question somebody may answer. */
@@ -49,8 +50,11 @@ export const questions = [
   REACH,
   MORE_TILT,
   VARIANT,
+  PUMP,
+  PUMP_RUNS,
   SEALED,
   GOAL,
+  FILE_FITS,
   TAPE,
   RING_FROM_ABOVE,
   BED_OFF,

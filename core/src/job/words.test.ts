@@ -33,7 +33,7 @@ test('a key names its thing, also one that no file lists', () => {
     write('surprise', { what: 'holds', key: 'new:1', name: 'tow wiring', lets: 30 }),
     write('putIn', { name: 'lamp', tag: 3 }),
   ])!;
-  expect(nameOf(state, 'line:vent')).toBe('vent hose');
+  expect(nameOf(state, 'line:vent')).toBe('front vent hose');
   expect(nameOf(state, 'clip:feed-clip')).toBe('feed clip');
   expect(nameOf(state, 'support:strap-2')).toBe('rear strap');
   expect(nameOf(state, 'obstruction:shield')).toBe('stone shield');

@@ -54,6 +54,10 @@ export interface Events {
     allFist: boolean;
     /** Ids of lines a hand reaches here. */
     reachable: readonly string[];
+    /** Ids of lines that could not be seen. */
+    unseen?: readonly string[];
+    /** None could be seen. */
+    blind?: boolean;
   };
   /** A line was felt taut in a creep. */
   feltTaut: {

@@ -1,3 +1,4 @@
+export type { Events } from './events.ts';
 export { settled, takeBack } from './builtIn.ts';
 export { refused, SERVER_DEVICE, type Debt, type Decided, type RawEntry, type Refusal } from './entry.ts';
 export { fold, FoldWhole, type Parts } from './fold.ts';

@@ -13,8 +13,21 @@ interface BackFacts {
 
 /** The way a line is made again: at the joint where it was parted, else the first the file has. @example makeWay(state, 'feed', 'feed-top')?.minutes */
 export function makeWay(state: Pick<BackFacts, 'vehicle'>, lineId: string, partedBy: string | null): Way | undefined {
+  return makeWays(state, lineId, partedBy)[0];
+}
+
+/**
+ * All ways a line is made again: those of the joint where it was parted, else all the file has.
+ *
+ * @example makeWays(state, 'plug', 'plug-top').map((w) => w.id) // ['plug-top', 'plug-hatch']: one joint, from two sides
+ */
+export function makeWays(state: Pick<BackFacts, 'vehicle'>, lineId: string, partedBy: string | null): Way[] {
   const line = lineOf(state.vehicle, lineId);
-  return line?.make.find((way) => way.id === partedBy) ?? line?.make[0];
+  if (!line) return [];
+  const joint = (way: Way) => way.joint ?? way.id;
+  const by = line.part.find((way) => way.id === partedBy);
+  const found = line.make.filter((way) => joint(way) === (by ? joint(by) : partedBy));
+  return found.length > 0 ? found : line.make;
 }
 
 /** The drops between which an open line can be made, mm on the grid. */
@@ -36,7 +49,8 @@ export interface MakeWindow {
  */
 export function makeWindow(state: BackFacts, item: Pick<LedgerItem, 'key' | 'way'>): MakeWindow {
   const { id } = splitKey(item.key);
-  const way = makeWay(state, id, item.way);
+  const ways = makeWays(state, id, item.way);
+  const way = [...ways].sort((a, b) => a.reachFrom.hi - b.reachFrom.hi)[0];
   const reach = way ? gridUp(way.reachFrom.hi) : 0;
   const to = gridDown(state.slack[id]?.lo ?? 0);
   return { from: Math.min(reach, to), to, sure: reach <= to, way };

@@ -1,5 +1,5 @@
 export { ClearedBody } from './bodies.ts';
-export { backInWords, inOrderOfReturn, makeWay, makeWindow, type MakeWindow } from './back.ts';
+export { backInWords, inOrderOfReturn, makeWay, makeWays, makeWindow, type MakeWindow } from './back.ts';
 export { CUT_CAUTION, cutKinds, judgeCut, triedFirst, untriedOf, type CutKind } from './cuts.ts';
 export { openItems } from './items.ts';
 export {

@@ -6,7 +6,15 @@ import { CAP_OPENS } from '../drain/index.ts';
 import type { OrderSlice } from '../order/index.ts';
 import { answerTo, askChoice, askNumber, type Answered } from '../questions/index.ts';
 import { fuelCelsius, type FuelSlice } from '../tank/index.ts';
-import type { VehicleSlice } from '../vehicle/index.ts';
+import {
+  byJack,
+  carriedBy,
+  isOpening,
+  waysOff,
+  waysOn,
+  type VehicleFile,
+  type VehicleSlice,
+} from '../vehicle/index.ts';
 import type { Verdict } from '../verdict/index.ts';
 import { compareOpen } from './compare.ts';
 
@@ -175,6 +183,7 @@ export function neededFor(state: NeededFacts): Needed[] {
   const tools = new Set(vehicle.connections.flatMap((c) => [...c.part, ...c.make].flatMap((w) => w.tools)));
   for (const o of vehicle.obstructions)
     for (const w of [...o.clear, ...o.restore]) w.tools.forEach((t) => tools.add(t));
+  for (const s of vehicle.supports) for (const w of [...waysOff(s), ...waysOn(s)]) w.tools.forEach((t) => tools.add(t));
   for (const tool of [...tools].sort())
     need(`tool-${tool.replace(/[^a-z0-9]+/gi, '-').toLowerCase()}`, {
       name: tool,
@@ -183,19 +192,13 @@ export function neededFor(state: NeededFacts): Needed[] {
       count: 1,
       why: 'a way of parting or making asks for it',
     });
-  need('jack', {
-    name: 'jack with a wide padded head',
-    kind: 'tool',
-    rule: 'use',
-    count: 1,
-    why: 'a plastic tank dents on a bare one',
-  });
-  const wet = vehicle.connections.filter((c) => c.wetWhenOpen).length;
+  for (const one of carriedWith(vehicle)) need(one.id, { ...one, kind: 'tool', rule: 'use', count: 1 });
+  const openings = vehicle.connections.filter(isOpening).length;
   need('caps', {
     name: 'caps and plugs',
     kind: 'tool',
     rule: 'use',
-    count: 2 * wet,
+    count: 2 * openings,
     why: 'every open end is capped at once, both sides',
   });
   need('hose', {
@@ -219,6 +222,24 @@ export function neededFor(state: NeededFacts): Needed[] {
     why: say`for ${litres(roundTo(out, 5))}; bonded, grounded, never above their fill`,
   });
   return list.map((n) => ({ ...n, here: hereOf(state, n.id), kit: kitOf(state, n) }));
+}
+
+/** What carries it, in hand before the supports come off. Common practice, no source. */
+function carriedWith(vehicle: VehicleFile): { id: string; name: string; why: string }[] {
+  const { by } = carriedBy(vehicle);
+  if (!byJack(vehicle))
+    return by.includes('board')
+      ? [{ id: 'board', name: 'padded board', why: 'it is slid out on it, not held in the air' }]
+      : [];
+  const two = by[0] === 'two jacks';
+  return [
+    {
+      id: 'jack',
+      name: two ? 'two jacks with wide padded heads' : 'jack with a wide padded head',
+      why: 'a plastic tank dents on a bare one',
+    },
+    ...(by[0] === 'board on a jack' ? [{ id: 'board', name: 'board, padded', why: 'it carries the whole floor' }] : []),
+  ];
 }
 
 /** Long enough to go from the floor of the tank over its neck to a can on the floor, m; common practice, no source. */

@@ -1,7 +1,7 @@
 import { said } from '../job/testing.ts';
 import type { Complaint } from '../order/index.ts';
 import { foldJob, type JobState, logWriter } from '../job/index.ts';
-import { archetypes } from '../vehicle/index.ts';
+import { usualArchetypes as archetypes } from '../vehicle/testing.ts';
 import { compareList, couldStop, neededFor, onceOrder, type Needed } from './index.ts';
 
 const rail = archetypes[0]!;
@@ -24,16 +24,34 @@ describe('what is needed (common practice, no source)', () => {
       [
         ...rail.connections.flatMap((c) => [...c.part, ...c.make]),
         ...rail.obstructions.flatMap((o) => [...o.clear, ...o.restore]),
+        ...rail.supports.flatMap((x) => [...x.off!, ...x.on!]),
       ].flatMap((w) => w.tools),
     );
     const listed = neededFor(job()).filter((n) => n.id.startsWith('tool-'));
     expect(new Set(listed.map((n) => n.name))).toEqual(tools);
     expect(listed).toHaveLength(tools.size);
   });
-  test('counts come from the file: two caps a wet end, the studs, the clamps', () => {
-    expect(item(job(), 'caps')!.count).toBe(2 * rail.connections.filter((c) => c.wetWhenOpen).length);
+  test('counts come from the file: two caps an open end, wet or not, the studs, the clamps', () => {
+    // Feed, return, two vents, vapour, filler, breather; plug and ground let nothing out.
+    expect(item(job(), 'caps')!.count).toBe(2 * 7);
     expect(item(job(), 'fastener-strap-stud')!.count).toBe(2);
     expect(item(job(), 'worms')!.count).toBe(2);
+  });
+  test('what carries it by its mounting: a jack for a tank that goes down, none for one on pads or behind a seat', () => {
+    const carried = (id: string) => {
+      const vehicle = archetypes.find((a) => a.id === `archetype-${id}`)!;
+      const state = foldJob(null, [
+        logWriter('job')('opened', { name: 'Van', complaint: 'pump', vehicle, gauge: 0.5 }),
+      ])!;
+      return neededFor(state)
+        .filter((n) => n.id === 'jack' || n.id === 'board')
+        .map((n) => n.id);
+    };
+    expect(carried('rail')).toEqual(['jack']);
+    expect(carried('crosswise')).toEqual(['jack', 'board']);
+    expect(carried('upright')).toEqual(['board']);
+    expect(carried('floor')).toEqual([]);
+    expect(carried('pads')).toEqual([]);
   });
   test('two of one and none of another is found', () => {
     expect(item(job('pump', { 'kit seal': '0' }), 'seal')!.kit!.outcome).toBe('bad');

@@ -18,6 +18,8 @@ interface Observation {
   struck: string[];
   /** The line that came taut in a creep. */
   taut: string | null;
+  /** The obstruction a creep came to rest on. */
+  met: string | null;
   /** Lines that look tight or nearly so, as far as they can be seen. */
   tight: string[];
   nearly: string[];
@@ -76,21 +78,27 @@ export function answer(
     to.r = Math.max(Math.min(at.r, to.r), to.r - over);
   }
   let taut: string | null = null;
+  let met: string | null = null;
   if (stop.kind === 'creep') {
-    const first = on
-      .filter((line) => stop.watch.includes(`line:${line.id}`))
-      .sort((a, b) => slackNow(a.id) - slackNow(b.id))[0];
-    // Hand and eye on the line: the creep, which is level, ends where it comes taut.
-    if (first && slackNow(first.id) <= to.f) {
-      to.f = to.r = Math.max(at.f, slackNow(first.id));
-      taut = first.id;
+    const ends = [
+      ...on.map(({ id }) => ({ key: keyOf('line', id), id, at: slackNow(id), line: true })),
+      ...state.vehicle.obstructions
+        .filter(({ id }) => id in truth.blocksAt && !isOff(state, keyOf('obstruction', id)))
+        .map(({ id }) => ({ key: keyOf('obstruction', id), id, at: truth.blocksAt[id]!, line: false })),
+    ];
+    const [first] = ends.filter(({ key }) => stop.watch.includes(key)).sort((a, b) => a.at - b.at);
+    // Hand and eye on it: the creep, which is level, ends where a line comes taut or the tank comes to rest.
+    if (first && first.at <= to.f) {
+      to.f = to.r = Math.max(at.f, first.at);
+      if (first.line) taut = first.id;
+      else met = first.id;
     }
   }
   const pulled = on
     .filter((line) => line.id !== taut && drop(line.x) > slackNow(line.id) + 1e-9)
     .map((line) => line.id);
   const struck = state.vehicle.obstructions
-    .filter((o) => o.id in truth.blocksAt && drop(o.x) > truth.blocksAt[o.id]!)
+    .filter((o) => o.id !== met && o.id in truth.blocksAt && drop(o.x) > truth.blocksAt[o.id]!)
     .map((o) => o.id)
     .filter((id) => !isOff(state, keyOf('obstruction', id)));
   const rest = on.filter((line) => !stop.actions.some((a) => a.key === `line:${line.id}`));
@@ -105,6 +113,7 @@ export function answer(
     pulled,
     struck,
     taut,
+    met,
     tight: judged.filter((j) => j.play < 5).map((j) => j.id),
     nearly: judged.filter((j) => j.play >= 5 && j.play < NEARLY).map((j) => j.id),
     reachable: seen

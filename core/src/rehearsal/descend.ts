@@ -107,7 +107,7 @@ export function descend(
     result.struck.push(...seen.struck);
     result.pulled.push(...seen.pulled);
     const stopped = Math.floor(seen.reached.f / 5) * 5;
-    const to = stop.kind === 'creep' && seen.taut ? { f: stopped, r: stopped } : stop.pose;
+    const to = stop.kind === 'creep' && (seen.taut ?? seen.met) ? { f: stopped, r: stopped } : stop.pose;
     const body = {
       to,
       off: stop.actions.map((a) => ({ key: a.key, ...(a.way ? { way: a.way } : {}) })),
@@ -117,6 +117,10 @@ export function descend(
     };
     if (stop.kind === 'creep') log('crept', { ...body, ...(seen.taut ? { taut: keyOf('line', seen.taut) } : {}) });
     else log('stopDone', body);
+    if (seen.met) {
+      log('surprise', { what: 'holds', key: keyOf('obstruction', seen.met), lets: Math.max(to.f, to.r) });
+      result.answers += 1;
+    }
     for (const id of seen.pulled) log('pulled', { key: keyOf('line', id) });
     if (seen.pulled.length > 0 && !goOn) return { ...result, end: 'pulled', state };
     if (state.out) return { ...result, end: 'out', state };

@@ -5,7 +5,7 @@ import { descended, nameOf, type JobState } from '../job/index.ts';
 import { isLevel, poseInWords, type Pose } from '../pose/index.ts';
 import { handUnitNear, type UnitSystem } from '../quantity/index.ts';
 import type { Route } from '../route/index.ts';
-import { actionsOf, afterStop, routeDown, routeModel, supportsOff, TEST, wayUp, type View } from '../stops/index.ts';
+import { actionsOf, afterStop, routeDown, routeModel, TEST, wayUp, type View } from '../stops/index.ts';
 import { shortName, splitKey } from '../vehicle/index.ts';
 import { stepsOf } from './steps.ts';
 
@@ -59,8 +59,7 @@ export function planSheet(state: JobState): PlanSheet {
   const route = descended(state) ? null : routeDown(state, view, state.shop);
   const model = routeModel(state, view, state.shop);
   const down = (route?.stops ?? []).map((stop, n): SheetStop => {
-    const home = stop.pose.f === 0 && stop.pose.r === 0;
-    const actions = [...actionsOf(state, stop.uses), ...(home ? supportsOff(state) : [])];
+    const actions = actionsOf(state, stop.uses);
     return {
       n,
       pose: stop.pose,
@@ -98,24 +97,18 @@ const below = (state: TankState, route: Route | null): TankState | null =>
 /** The way up: everything that came off on the way down goes back. */
 function upStops(state: JobState, from: TankState | null): SheetStop[] {
   const way = from && wayUp(from);
-  const supports = state.vehicle.supports.map((s) => `${s.name} on its pad, started by hand; then evenly in rounds`);
-  return (way?.route.stops ?? []).map((stop, n, list) => ({
+  return (way?.route.stops ?? []).map((stop, n) => ({
     n,
     pose: stop.pose,
     down: false,
-    // At home the jack carries until the straps do: joints and key first, then straps, then what else came off.
-    steps: [
-      ...stop.uses.filter(isJoint).map((use) => backInSteps(state, use.thing)),
-      ...(n === list.length - 1 ? supports : []),
-      ...stop.uses.filter((use) => !isJoint(use)).map((use) => backInSteps(state, use.thing)),
-    ],
+    steps: stop.uses.map((use) => backInSteps(state, use.thing)),
   }));
 }
-
-const isJoint = ({ thing }: { thing: string }): boolean => thing === TEST || splitKey(thing).kind === 'line';
 
 function backInSteps(state: JobState, thing: string): string {
   if (thing === TEST) return 'Test stop: key on, look at every top joint with a cold light';
   const name = shortName(nameOf(state, thing));
-  return splitKey(thing).kind === 'line' ? `${name} home: push, pull, look` : `${name} back on`;
+  const { kind } = splitKey(thing);
+  if (kind === 'support') return `${name} on its pad, started by hand; then evenly in rounds`;
+  return kind === 'line' ? `${name} home: push, pull, look` : `${name} back on`;
 }

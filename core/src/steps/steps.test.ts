@@ -1,5 +1,5 @@
 import { foldJob, type JobState, logWriter } from '../job/index.ts';
-import { nextStop, supportsOff } from '../stops/index.ts';
+import { nextStop } from '../stops/index.ts';
 import { archetypes, type Connection, type VehicleFile } from '../vehicle/index.ts';
 import { plainLine, r } from '../vehicle/testing.ts';
 import { planSheet, spokenStop, stepsOf } from './index.ts';
@@ -53,7 +53,10 @@ describe('a stop, hand by hand', () => {
 
   test('the jack carries before the first strap, the last one is a moment for two; head and other side by name', () => {
     const state = begin({ fasteners: [{ ...rail.fasteners[0]!, hex: '15 mm', counter: '13 mm' }] });
-    const steps = stepsOf(state, supportsOff(state));
+    const steps = stepsOf(
+      state,
+      nextStop(state).actions.filter((a) => a.type === 'support'),
+    );
     expect(steps[0]).toMatchObject({
       text: expect.stringMatching(/^padded jack/) as string,
       caution: expect.any(String) as string,
@@ -82,8 +85,8 @@ describe('the plan on one page', () => {
       { name: 'vent', mm: 70 },
       { name: 'feed', mm: 30 },
     ]);
-    // Two stops and the floor: 3 moves of 2 min, two lines of 3.
-    expect(sheet.minutes).toEqual({ lo: 12, typ: 12, hi: 12 });
+    // Two stops and the floor: 3 moves of 2 min, two lines of 3, two straps of 8.
+    expect(sheet.minutes).toEqual({ lo: 28, typ: 28, hi: 28 });
     expect(sheet.down[1]!.steps[0]).toMatch(/paint its number on both ends of the feed line/);
     expect(sheet.up.at(-1)!.pose).toEqual({ f: 0, r: 0 });
     const made = sheet.up.flatMap((s) => s.steps);

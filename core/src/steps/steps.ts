@@ -47,6 +47,7 @@ const supportOff: Record<Support['kind'], string[]> = {
   strap: ['back to its last few threads', 'unhook its other end', 'off, with an arrow to the front'],
   bar: ['nuts back to their last few threads, turn about', 'lift a few millimetres if it pinches', 'off, numbered'],
   'j-bolt': ['nut back to its last few threads', 'unhook it', 'off, numbered by place'],
+  bolt: ['bolt out, bagged with its washers and spacers by place'],
   flange: ['bolts out crosswise, two opposite ones left by a few threads', 'the last two with the jack carrying'],
 };
 

@@ -1,4 +1,3 @@
-import { commonPractice } from '../basis/index.ts';
 import {
   bindings,
   CREEP,
@@ -7,13 +6,27 @@ import {
   safeUnder,
   surelyReaches,
   takenOff,
+  waitsHere,
   type Binding,
   type Margins,
   type TankState,
 } from '../hang/index.ts';
 import { isOff } from '../ledger/index.ts';
 import { deepest, dropAt, type Pose } from '../pose/index.ts';
-import { clipOwner, estimateOf, fileName, keyOf, lineOf, splitKey, type Way } from '../vehicle/index.ts';
+import {
+  clipOwner,
+  estimateOf,
+  fileName,
+  isOpening,
+  keyOf,
+  lineOf,
+  splitKey,
+  supportOf,
+  type VehicleFile,
+  waysOff,
+  type Way,
+} from '../vehicle/index.ts';
+import { carryingWord } from './carrying.ts';
 import { partingHint } from './hints.ts';
 import type { Action } from './types.ts';
 
@@ -22,6 +35,7 @@ import type { Action } from './types.ts';
  * cleared when it would hold the next move; each by the way that takes least.
  */
 export function actionsAt(state: TankState, pose: Pose, margins: Margins): Action[] {
+  const { vehicle } = state;
   const actions: Action[] = [];
   const to = Math.max(pose.f, pose.r);
   const skipped = (key: string) => state.notDone[key]?.drop === to;
@@ -30,11 +44,12 @@ export function actionsAt(state: TankState, pose: Pose, margins: Margins): Actio
     actions.push(action);
     now = takenOff(now, action.key, action.way);
   };
-  const ready = (way: Way) => way.after.every((id) => isDone(now, id));
+  const ready = (way: Way) => waitsHere(now, way)?.first.length === 0;
   const tryWays = (ways: readonly Way[], x: number, seenAt?: number) =>
     ways
-      .filter((way) => ready(way) && surelyReaches(way, dropAt(pose, x, state.vehicle.length), seenAt))
+      .filter((way) => ready(way) && surelyReaches(way, dropAt(pose, x, vehicle.length), seenAt))
       .sort((a, b) => a.minutes.typ - b.minutes.typ)[0];
+  const awaited = awaitedBy(state);
   for (let before = -1; before !== actions.length;) {
     before = actions.length;
     const binding = bindings(now);
@@ -46,8 +61,7 @@ export function actionsAt(state: TankState, pose: Pose, margins: Margins): Actio
     const left = bindings(now);
     const wanted = wantedNext(now, left, margins);
     for (const b of left) {
-      const needed =
-        safeUnder(b, margins) < wanted || b.fast !== null || left.some((o) => o.line && asksFor(o.line.part, b.key));
+      const needed = safeUnder(b, margins) < wanted || b.fast !== null || awaited.has(b.key);
       if (!needed || skipped(b.key)) continue;
       if (b.line) {
         for (const clip of b.line.clips) {
@@ -60,19 +74,46 @@ export function actionsAt(state: TankState, pose: Pose, margins: Margins): Actio
         if (way) take(actionFor(now, b.key, way));
       }
     }
-    for (const thing of state.vehicle.obstructions) {
+    for (const thing of vehicle.obstructions) {
       const key = keyOf('obstruction', thing.id);
-      if (thing.blocksAt !== null || isDone(now, thing.id) || skipped(key)) continue;
-      if (!left.some((b) => b.line && asksFor(b.line.part, key))) continue;
+      if (thing.blocksAt !== null || isOff(now, key) || skipped(key) || !awaited.has(key)) continue;
       const way = tryWays(thing.clear, thing.x);
-      if (way) take({ ...actionFor(now, key, way), hint: 'a line waits for it' });
+      if (way) take({ ...actionFor(now, key, way), hint: 'something waits for it' });
     }
+    // Supports come off only once nothing else is left to do at home but what waits for them.
+    if (before === actions.length && to === 0)
+      for (const support of vehicle.supports) {
+        const key = keyOf('support', support.id);
+        const way = isOff(now, key) || skipped(key) ? undefined : tryWays(waysOff(support), support.x);
+        if (way) take(actionFor(now, key, way));
+      }
   }
-  return to === 0 ? [...actions, ...supportsOff(state)] : actions;
+  return actions;
 }
 
-const asksFor = (ways: readonly Way[], key: string): boolean =>
-  ways.some((way) => way.after.some((id) => key.endsWith(`:${id}`)));
+/** Keys that something waits for, directly or by what it waits for: what must come off, and what holds. */
+function awaitedBy(state: TankState): Set<string> {
+  const { vehicle } = state;
+  const ways = new Map<string, readonly Way[]>([
+    ...vehicle.connections.map((c) => [keyOf('line', c.id), c.part] as const),
+    ...vehicle.connections.flatMap((c) => c.clips.map((k) => [keyOf('clip', k.id), k.ways] as const)),
+    ...vehicle.obstructions.map((o) => [keyOf('obstruction', o.id), o.clear] as const),
+    ...vehicle.supports.map((s) => [keyOf('support', s.id), waysOff(s)] as const),
+  ]);
+  const must = [
+    ...bindings(state).filter((b) => b.line || b.limit.lo < vehicle.clear),
+    ...vehicle.supports.map((s) => ({ key: keyOf('support', s.id) })).filter((s) => !isOff(state, s.key)),
+  ].map((b) => b.key);
+  const found = new Set<string>();
+  for (const left = [...must]; left.length > 0;)
+    for (const way of ways.get(left.pop()!) ?? [])
+      for (const key of waitsHere(state, way)?.first ?? [])
+        if (!found.has(key)) {
+          found.add(key);
+          left.push(key);
+        }
+  return found;
+}
 
 /** How far the tank would go next if nothing in its way and no clip held it. */
 function wantedNext(state: TankState, left: readonly Binding[], margins: Margins): number {
@@ -92,37 +133,29 @@ export function actionFor(state: TankState, key: string, way: Way): Action {
   const { vehicle } = state;
   const line = kind === 'line' ? lineOf(vehicle, id) : undefined;
   const owner = kind === 'clip' ? clipOwner(vehicle, id) : undefined;
+  const support = kind === 'support' ? supportOf(vehicle, id) : undefined;
   const name = fileName(vehicle, key) ?? id;
   return {
-    type: line ? 'part' : owner ? 'unclip' : 'clear',
+    type: line ? 'part' : owner ? 'unclip' : support ? 'support' : 'clear',
     key,
     name,
     way: way.id,
-    cap: line ? line.wetWhenOpen || line.kind === 'evap' : false,
+    cap: line ? isOpening(line) : false,
     people: way.people,
     tools: way.tools,
     minutes: estimateOf(state.vehicle, way.minutes),
-    hint: line ? partingHint(line) : owner ? 'gives the line slack; it goes back at home' : 'mark it, bag its bolts',
+    hint:
+      way.caution ??
+      (line
+        ? partingHint(line)
+        : owner
+          ? 'gives the line slack; it goes back at home'
+          : support
+            ? supportHint(vehicle)
+            : 'mark it, bag its bolts'),
   };
 }
 
-/**
- * Supports come off last before the first move, once the jack carries. Minutes: common practice, no source.
- *
- * @example supportsOff(state).map((a) => a.name) // ['front strap', 'rear strap']
- */
-export function supportsOff(state: TankState): Action[] {
-  return state.vehicle.supports
-    .filter((s) => !isOff(state, keyOf('support', s.id)))
-    .map((s) => ({
-      type: 'support',
-      key: keyOf('support', s.id),
-      name: s.name,
-      way: null,
-      cap: false,
-      people: 1,
-      tools: [],
-      minutes: { lo: 3, typ: 5, hi: 15, basis: commonPractice },
-      hint: 'jack just carries; to the last few threads, then off; arrow to the front',
-    }));
-}
+/** What carries it, then the support. Common practice, no source. */
+const supportHint = (vehicle: VehicleFile): string =>
+  `${carryingWord(vehicle)}; to the last few threads, then off; arrow to the front`;

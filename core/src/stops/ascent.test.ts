@@ -1,7 +1,8 @@
 import { foldJob, type JobState, logWriter } from '../job/index.ts';
 import { randomVehicle, seeded } from '../rehearsal/index.ts';
 import { solve } from '../route/index.ts';
-import { archetypes, keyOf, type VehicleFile } from '../vehicle/index.ts';
+import { keyOf, type VehicleFile } from '../vehicle/index.ts';
+import { usualArchetypes as archetypes } from '../vehicle/testing.ts';
 import { routePartWay } from './index.ts';
 import { ascentModel } from './ascent.ts';
 import { routeUp } from './wayUp.ts';
@@ -12,10 +13,11 @@ function down(vehicle: VehicleFile): JobState {
   return foldJob(null, [
     write('opened', { name: 'x', complaint: 'pump', vehicle }),
     ...vehicle.obstructions
-      .filter((o) => o.blocksAt)
+      .filter((o) => !o.travelsWithTank)
       .map((o) => write('cleared', { key: keyOf('obstruction', o.id), way: o.clear[0]!.id })),
     ...vehicle.connections.flatMap((c) => c.clips.map((k) => write('cleared', { key: keyOf('clip', k.id) }))),
     ...vehicle.connections.map((c) => write('cleared', { key: keyOf('line', c.id), way: c.part[0]!.id })),
+    ...vehicle.supports.map((s) => write('cleared', { key: keyOf('support', s.id) })),
     write('moved', { to: { f: vehicle.clear, r: vehicle.clear } }),
   ])!;
 }
@@ -95,6 +97,7 @@ describe('part-way, the top at working height', () => {
   test('only what holds it there comes off', () => {
     const vehicle = structuredClone(archetypes[0]!);
     vehicle.obstructions = [];
+    for (const s of vehicle.supports) Object.assign(s, { off: undefined, on: undefined });
     const [short, ...long] = vehicle.connections;
     const exact = (n: number) => ({ lo: n, typ: n, hi: n });
     short!.slack = exact(100);
@@ -104,7 +107,11 @@ describe('part-way, the top at working height', () => {
     const write = logWriter('job');
     const state = foldJob(null, [write('opened', { name: 'x', complaint: 'pump', vehicle })])!;
     const route = routePartWay(state, { drop: 150, view: 'typical' })!;
-    expect(route.stops.flatMap((s) => s.uses.map((u) => u.thing))).toEqual([`line:${short!.id}`]);
+    expect(route.stops.flatMap((s) => s.uses.map((u) => u.thing))).toEqual([
+      'support:strap-1',
+      'support:strap-2',
+      `line:${short!.id}`,
+    ]);
     expect(route.stops.at(-1)!.pose).toEqual({ f: 150, r: 150 });
     expect(routePartWay(state, { drop: vehicle.clear + 5, view: 'typical' })).toBeNull();
   });

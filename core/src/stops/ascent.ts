@@ -10,9 +10,21 @@ import {
   type Sureness,
   type TankState,
 } from '../hang/index.ts';
-import { gridDown, HOME } from '../pose/index.ts';
+import { gridDown, GRID, HOME } from '../pose/index.ts';
 import type { RouteModel, RouteReach, RouteThing, RouteWay } from '../route/index.ts';
-import { estimateOf, keyOf, madeBeforeKeyOn, OPEN_REACH, type Range, type Way } from '../vehicle/index.ts';
+import {
+  byJack,
+  estimateOf,
+  keyOf,
+  keyOfId,
+  madeBeforeKeyOn,
+  OPEN_REACH,
+  waitsOf,
+  waysOn,
+  type Range,
+  type Way,
+} from '../vehicle/index.ts';
+import { makeWays } from '../ledger/index.ts';
 import { testReaches } from './testStop.ts';
 
 /**
@@ -32,9 +44,9 @@ interface Window {
 
 /**
  * Where the key is turned on the way up: nowhere any more; where all top joints are seen and reached at once, certainly or
- * as likely; or, where no pose shows them all, anywhere once everything live is made.
+ * as likely; where no pose shows them all, anywhere under way once everything live is made; or only at home.
  */
-export type KeyOn = 'done' | 'surely seen' | 'likely seen' | 'made';
+export type KeyOn = 'done' | 'surely seen' | 'likely seen' | 'made' | 'home';
 
 /**
  * The way up as a question for the exact search, read backwards: from home, with everything made, down to where the tank
@@ -48,34 +60,39 @@ export function ascentModel(state: TankState, view: UpView, keyOn: KeyOn = 'done
   const things: RouteThing[] = [];
   const limits: { x: number; at: number; freedBy: string[] }[] = [];
   const open = (key: string) => state.items.some((i) => i.key === key && i.state === 'open');
-  const keys = new Map([
-    ...vehicle.connections.map((c) => [c.id, keyOf('line', c.id)] as const),
-    ...vehicle.connections.flatMap((c) => c.clips.map((k) => [k.id, keyOf('clip', k.id)] as const)),
-    ...vehicle.obstructions.map((o) => [o.id, keyOf('obstruction', o.id)] as const),
-  ]);
+  const keysOf = (ids: readonly string[]) => ids.flatMap((id) => keyOfId(vehicle, id) ?? []);
   const first =
     keyOn !== 'done' ? vehicle.connections.filter(madeBeforeKeyOn).map((line) => keyOf('line', line.id)) : [];
-  const wayOf = ({ way, from, to }: Window, key: string): RouteWay => ({
-    id: way.id,
-    from,
-    to,
-    minutes: way.minutes.typ,
-    people: way.people,
-    after: first.includes(key) ? [TEST] : [],
-    before: way.after.map((id) => keys.get(id) ?? id).filter(open),
-  });
-  /** The way something came off by is the way it goes back, where there is one. */
-  const same = (key: string, ways: readonly Way[]): readonly Way[] => {
-    const by = present(
+  const wayOf = ({ way, from, to }: Window, key: string): RouteWay[] => {
+    const { first: before, notYet, events } = waitsOf(way, 'up');
+    const off = keysOf(notYet);
+    // What must still be off and is back on already keeps this way shut.
+    if (!off.every(open)) return [];
+    return [
+      {
+        id: way.id,
+        from,
+        to,
+        minutes: way.minutes.typ,
+        people: way.people,
+        after: [...(first.includes(key) ? [TEST] : []), ...off],
+        before: [...keysOf(before).filter(open), ...(keyOn !== 'done' && isAfterTest(events) ? [TEST] : [])],
+      },
+    ];
+  };
+  const itemOf = (key: string) =>
+    present(
       state.items.find((i) => i.key === key),
       'item',
       key,
-    ).way;
-    const found = ways.filter((way) => way.id === by);
+    );
+  /** The way something came off by is the way it goes back, where there is one. */
+  const same = (key: string, ways: readonly Way[]): readonly Way[] => {
+    const found = ways.filter((way) => way.id === itemOf(key).way);
     return found.length > 0 ? found : ways;
   };
   const put = (key: string, x: number, windows: readonly Window[]) =>
-    things.push({ id: key, x, ways: windows.map((w) => wayOf(w, key)) });
+    things.push({ id: key, x, ways: windows.flatMap((w) => wayOf(w, key)) });
 
   for (const line of vehicle.connections) {
     const key = keyOf('line', line.id);
@@ -83,7 +100,7 @@ export function ascentModel(state: TankState, view: UpView, keyOn: KeyOn = 'done
     const isOpen = open(key);
     if (!isOpen && !isOn(state, line.id)) continue;
     const lets = slackOf(state, line.id);
-    const { windows, room } = windowsOf(isOpen ? same(key, line.make) : [], lets, view);
+    const { windows, room } = windowsOf(isOpen ? makeWays(state, line.id, itemOf(key).way) : [], lets, view);
     // What is on hangs here: so far it lets the tank for certain.
     const least = isOpen ? 0 : Math.ceil(portDrop(state, state.pose, line));
     const loose = Math.max(least, room(lets));
@@ -105,7 +122,22 @@ export function ascentModel(state: TankState, view: UpView, keyOn: KeyOn = 'done
     put(key, thing.x, windows);
     if (thing.blocksAt) limits.push({ x: thing.x, at: room(thing.blocksAt), freedBy: [key] });
   }
-  if (keyOn !== 'done') things.push(testThing(keyOn === 'made' ? [] : testPlaces(state, keyOn)));
+  const supports = vehicle.supports
+    .map((s) => ({ support: s, key: keyOf('support', s.id) }))
+    .filter((s) => open(s.key));
+  for (const { support, key } of supports) {
+    put(key, support.x, windowsOf(same(key, waysOn(support)), null, view).windows);
+    // No drop is below zero: while it carries both ends are home.
+    limits.push({ x: vehicle.length / 2, at: 0, freedBy: [key] });
+  }
+  if (keyOn !== 'done')
+    things.push(
+      testThing(
+        state,
+        keyOn,
+        supports.map((s) => s.key),
+      ),
+    );
   const tilt = tiltLimitOf(vehicle);
   return {
     length: vehicle.length,
@@ -136,18 +168,26 @@ function windowsOf(
   return { windows: list('likely'), room: (r) => gridDown(r.typ) };
 }
 
-/** Key on and look, once, with all the places in reach. */
-function testThing([first, ...also]: readonly RouteReach[]): RouteThing {
-  const { x, from, to } = first ?? { x: 0, from: 0, to: OPEN_REACH };
-  return { id: TEST, x, ways: [{ id: TEST, from, to, also, minutes: 0, people: 1, after: [] }] };
-}
+/** Does it wait for the look with the key on? The first fill comes after that. */
+const isAfterTest = (events: readonly string[]): boolean => events.some((e) => e === 'test' || e === 'first-fill');
 
-/** All top joints; with none on top, home. */
-function testPlaces(state: TankState, keyOn: KeyOn): RouteReach[] {
-  const reaches = testReaches(state, keyOn === 'surely seen');
-  const home = [
-    { x: 0, from: 0, to: 0 },
-    { x: state.vehicle.length, from: 0, to: 0 },
-  ];
-  return reaches.length > 0 ? reaches : home;
+/**
+ * Key on and look, once: under way, with all the places in reach; or at home, and there only once the supports carry. A
+ * tank that hands hold is tried at home only: nobody holds a tank while a key turns.
+ */
+function testThing(state: TankState, keyOn: Exclude<KeyOn, 'done'>, supports: readonly string[]): RouteThing {
+  const looks = keyOn === 'surely seen' || keyOn === 'likely seen';
+  const reaches = looks ? testReaches(state, keyOn === 'surely seen') : [];
+  const { length } = state.vehicle;
+  const anywhere: RouteReach = { x: length / 2, from: 0, to: OPEN_REACH };
+  const [first, ...also] = reaches.length > 0 ? reaches : [anywhere];
+  const { x, from, to } = first ?? anywhere;
+  const plain = { minutes: 0, people: 1, after: [] };
+  const ends = [0, length].map((end) => ({ x: end, from: 0, to: 0 }));
+  const home: RouteWay = { id: `${TEST}-home`, from: 0, to: 0, also: ends, ...plain, before: supports };
+  const underWay: RouteWay = { id: TEST, from: Math.max(GRID, from), to, also, ...plain };
+  const jack = byJack(state.vehicle);
+  const atHome = !jack || (keyOn !== 'made' && reaches.every((r) => r.from <= 0));
+  const onJack = jack && (keyOn === 'made' || reaches.length > 0);
+  return { id: TEST, x, ways: [...(atHome ? [home] : []), ...(onJack ? [underWay] : [])] };
 }

@@ -1,3 +1,4 @@
+import { computed } from '../basis/index.ts';
 import { total } from '../estimate/index.ts';
 import {
   atGoal,
@@ -12,8 +13,9 @@ import {
   type Margins,
   type TankState,
 } from '../hang/index.ts';
-import { deepest, dropAt, GRID, gridDown, level, samePose, type Pose } from '../pose/index.ts';
-import { keyOf, type Way } from '../vehicle/index.ts';
+import { isOff } from '../ledger/index.ts';
+import { deepest, dropAt, GRID, gridDown, isHome, level, samePose, type Pose } from '../pose/index.ts';
+import { keyOf, type Support, type Way } from '../vehicle/index.ts';
 import { actionsAt } from './actions.ts';
 import { guide } from './guide.ts';
 import type { Action, Stop } from './types.ts';
@@ -28,12 +30,25 @@ import type { Action, Stop } from './types.ts';
  * @example nextStop(foldJob(null, entries)!).pose // { f: 25, r: 25 }
  */
 export function nextStop(state: TankState, margins: Margins = state.shop): Stop {
+  const stop = planned(state, margins);
+  if (state.looked || deepest(stop.pose) < state.vehicle.clear || stop.kind === 'held') return stop;
+  // Something that nobody listed may be on: nothing goes to the ground without one look from a stop.
+  const { pose } = state;
+  const from = isHome(pose) ? level(Math.min(FIRST_STOP, state.vehicle.clear)) : pose;
+  return stopAt(state, { pose: from, kind: 'stop', margins, work: [] });
+}
+
+/** The next stop by the search, or by levels where it finds none. */
+function planned(state: TankState, margins: Margins): Stop {
   const { pose } = state;
   if (atGoal(state)) return stopAt(state, { pose, kind: 'there', margins });
   const atHome = deepest(state.pose) === 0;
-  const planned = guide(state, margins);
-  const work = planned?.actions ?? inReach(state, pose, margins);
+  const guided = guide(state, margins);
+  const work = guided?.actions ?? inReach(state, pose, margins);
   if (work.length > 0) return stopAt(state, { pose, kind: atHome ? 'start' : 'stop', margins, work });
+  // While a support is on it carries, and nothing moves.
+  const carrying = atHome ? state.vehicle.supports.filter((s) => !isOff(state, keyOf('support', s.id))) : [];
+  if (carrying.length > 0) return heldBy(state, carrying, margins);
   const binding = bindings(state);
   if (binding.length === 0)
     return stopAt(state, {
@@ -41,8 +56,8 @@ export function nextStop(state: TankState, margins: Margins = state.shop): Stop 
       kind: state.goal === null ? 'out' : 'stop',
       margins,
     });
-  if (planned?.next) {
-    const first = atHome ? towards(planned.next, { most: FIRST_STOP, state, margins }) : planned.next;
+  if (guided?.next) {
+    const first = atHome ? towards(guided.next, { most: FIRST_STOP, state, margins }) : guided.next;
     if (isSafe(state, first, margins)) return stopAt(state, { pose: first, kind: 'stop', margins });
   }
   const target = deepestSafe(state, binding, margins);
@@ -55,6 +70,20 @@ export function nextStop(state: TankState, margins: Margins = state.shop): Stop 
   return creepTo > here
     ? stopAt(state, { pose: level(creepTo), kind: 'creep', margins })
     : stopAt(state, { pose, kind: 'held', margins });
+}
+
+/** Supports that can't come off where the tank hangs: it goes nowhere. */
+function heldBy(state: TankState, supports: readonly Support[], margins: Margins): Stop {
+  const stop = stopAt(state, { pose: state.pose, kind: 'held', margins });
+  const limit = { lo: 0, typ: 0, hi: 0, basis: computed('a support is on') };
+  const holders = supports.map(({ id, name }) => ({
+    key: keyOf('support', id),
+    name,
+    limit,
+    room: limit,
+    known: true,
+  }));
+  return { ...stop, holders: [...holders, ...stop.holders] };
 }
 
 /** What can come off here; part-way only what holds the tank before its goal. */

@@ -2,8 +2,8 @@ import { present } from '../errors/index.ts';
 import { bindings, safeUnder, type Margins, type TankState } from '../hang/index.ts';
 import { deepest, dropAt, GRID, inReach, type Pose } from '../pose/index.ts';
 import { solve, type Route, usedWay } from '../route/index.ts';
-import { lineOf, obstructionOf, splitKey, type Way } from '../vehicle/index.ts';
-import { actionFor, supportsOff } from './actions.ts';
+import { lineOf, obstructionOf, splitKey, supportOf, waysOff, type Way } from '../vehicle/index.ts';
+import { actionFor } from './actions.ts';
 import { LOOKED, routeModel, type View } from './model.ts';
 import type { Action } from './types.ts';
 
@@ -56,9 +56,8 @@ export function guide(state: TankState, margins: Margins): Guide | null {
     state,
     now!.uses.filter((use) => !use.way.endsWith(LOOKED)),
   );
-  // Supports come off only once nothing else is left to do at home.
   return {
-    actions: here === 0 ? [...actions, ...supportsOff(state)] : actions,
+    actions,
     next: next ? lowestThatServes(state, route, margins) : null,
   };
 }
@@ -97,7 +96,7 @@ export const actionsOf = (state: TankState, uses: Route['stops'][number]['uses']
         state,
         use.thing,
         present(
-          waysOff(state, use.thing).find((way) => way.id === id),
+          waysOfKey(state, use.thing).find((way) => way.id === id),
           'way',
           id,
         ),
@@ -105,9 +104,10 @@ export const actionsOf = (state: TankState, uses: Route['stops'][number]['uses']
     });
 
 /** Ways by which a thing of the ledger comes off. */
-function waysOff({ vehicle }: TankState, key: string): readonly Way[] {
+function waysOfKey({ vehicle }: TankState, key: string): readonly Way[] {
   const { kind, id } = splitKey(key);
   if (kind === 'line') return lineOf(vehicle, id)?.part ?? [];
   if (kind === 'clip') return vehicle.connections.flatMap((c) => c.clips).find((k) => k.id === id)?.ways ?? [];
-  return obstructionOf(vehicle, id)?.clear ?? [];
+  const support = kind === 'support' ? supportOf(vehicle, id) : undefined;
+  return support ? waysOff(support) : (obstructionOf(vehicle, id)?.clear ?? []);
 }

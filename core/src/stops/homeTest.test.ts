@@ -1,6 +1,7 @@
 import { judgeGate } from '../gates/index.ts';
 import { type Entry, foldJob, type JobState, logWriter } from '../job/index.ts';
-import { archetypes, keyOf } from '../vehicle/index.ts';
+import { keyOf } from '../vehicle/index.ts';
+import { usualArchetypes as archetypes } from '../vehicle/testing.ts';
 import { nextUp, testStop } from './index.ts';
 
 /** A tank that hangs on the floor of the well, everything off. */
@@ -23,12 +24,12 @@ describe('the test stop of every mounting', () => {
     let tested = false;
     for (let i = 0; i < 40; i++) {
       const stop = nextUp(state);
+      const top = testStop(state);
       if (stop.kind === 'home') break;
       if (stop.pose.f !== state.pose.f || stop.pose.r !== state.pose.r)
         state = { ...foldJob(state, [write('moved', { to: stop.pose, why: 'raised' })])!, out: true };
       for (const item of stop.items) state = { ...foldJob(state, [write('made', { key: item.key })])!, out: true };
       if (stop.kind !== 'test') continue;
-      const top = testStop(start);
       expect(stop.pose.f).toBeLessThanOrEqual(top?.f ?? 0);
       expect(judgeGate(state, 4).find((j) => j.item.id === 'joints')!.verdict.outcome).toBe('good');
       for (const item of ['wiped', 'battery'])

@@ -1,4 +1,4 @@
-export { supportsOff } from './actions.ts';
+export { carryingWord } from './carrying.ts';
 export { TEST } from './ascent.ts';
 export { planChanged } from './changes.ts';
 export { nextStop, stepHeight, stopAt } from './down.ts';

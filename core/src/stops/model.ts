@@ -1,20 +1,20 @@
 import type { Span } from '../estimate/index.ts';
 import {
   bindings,
-  isDone,
   MOVE_MINUTES,
   reachOf,
   slackFreed,
   tiltLimitOf,
   TILT_MINUTES,
+  waitsHere,
   type Margins,
   type Sureness,
   type TankState,
 } from '../hang/index.ts';
 import { isOff } from '../ledger/index.ts';
-import { dropAt, gridDown, gridUp } from '../pose/index.ts';
+import { dropAt, gridDown, gridUp, isHome } from '../pose/index.ts';
 import type { RouteModel, RouteThing, RouteWay } from '../route/index.ts';
-import { keyOf, OPEN_REACH, type Way } from '../vehicle/index.ts';
+import { keyOf, OPEN_REACH, waysOff, type Way } from '../vehicle/index.ts';
 
 /**
  * How the ranges are taken.
@@ -42,7 +42,6 @@ export function routeModel(state: TankState, view: View, margins: Margins): Rout
   const must: string[] = [];
   const pick = (range: Span): number => range[view === 'best' ? 'hi' : view === 'typical' ? 'typ' : 'lo'];
   const under = (mm: number) => Math.max(0, gridDown(mm) - margins.overshoot);
-  const keys = keysOf(state);
   const wayOf = (
     way: Way,
     {
@@ -51,14 +50,21 @@ export function routeModel(state: TankState, view: View, margins: Margins): Rout
       id = way.id,
       more = [],
     }: { seenAt?: number; reading?: Sureness; id?: string; more?: string[] } = {},
-  ): RouteWay => ({
-    id,
-    ...reachOf(way, reading, seenAt),
-    minutes: way.minutes.typ,
-    people: way.people,
-    after: [...way.after.filter((other) => !isDone(state, other)).map((other) => keys.get(other) ?? other), ...more],
-  });
-  const list = (ways: readonly Way[], seenAt?: number) => ways.map((way) => wayOf(way, { seenAt }));
+  ): RouteWay[] => {
+    const waits = waitsHere(state, way);
+    if (!waits) return [];
+    return [
+      {
+        id,
+        ...reachOf(way, reading, seenAt),
+        minutes: way.minutes.typ,
+        people: way.people,
+        after: [...waits.first, ...more],
+        before: waits.notYet,
+      },
+    ];
+  };
+  const list = (ways: readonly Way[], seenAt?: number) => ways.flatMap((way) => wayOf(way, { seenAt }));
 
   for (const { key, x, limit, line, obstruction } of bindings(state)) {
     const free = line?.clips.filter((clip) => !isOff(state, keyOf('clip', clip.id))) ?? [];
@@ -72,7 +78,7 @@ export function routeModel(state: TankState, view: View, margins: Margins): Rout
     const clips = free.map((clip) => ({
       id: keyOf('clip', clip.id),
       clip,
-      at: under(pick(slackFreed(vehicle, limit, clip))),
+      at: under(pick(slackFreed(state, limit, clip))),
     }));
     const more = (than: number) => clips.filter((c) => c.at > than).map((c) => c.id);
     for (const c of clips) {
@@ -100,13 +106,28 @@ export function routeModel(state: TankState, view: View, margins: Margins): Rout
           reachOf(way, 'likely').to > reachOf(way, 'surely').to
         )
           ways.push(
-            wayOf(way, { seenAt: state.reached[line.id], reading: 'likely', id: `${way.id}${LOOKED}`, more: [look] }),
+            ...wayOf(way, {
+              seenAt: state.reached[line.id],
+              reading: 'likely',
+              id: `${way.id}${LOOKED}`,
+              more: [look],
+            }),
           );
     }
     limits.push({ x, at, freedBy });
     things.push({ id: key, x, ways });
   }
-  // What never blocks is there only because a line may wait for it.
+  // At home the supports still carry; anywhere else they have let go, whatever the log says.
+  if (isHome(state.pose))
+    for (const support of vehicle.supports) {
+      const key = keyOf('support', support.id);
+      if (isOff(state, key)) continue;
+      must.push(key);
+      things.push({ id: key, x: support.x, ways: list(waysOff(support)) });
+      // No drop is below zero, so the middle stays at zero only while both ends do.
+      limits.push({ x: vehicle.length / 2, at: 0, freedBy: [key] });
+    }
+  // What never blocks is there only because something waits for it.
   for (const thing of vehicle.obstructions) {
     const key = keyOf('obstruction', thing.id);
     if (isOff(state, key) || things.some((t) => t.id === key)) continue;
@@ -123,21 +144,15 @@ export function routeModel(state: TankState, view: View, margins: Margins): Rout
     goal: { f: state.goal ?? clear, r: state.goal ?? clear },
     must: state.goal === null ? must : [],
     // A way that waits for something this vehicle does not have can't be used.
-    things: things.map((t) => ({ ...t, ways: t.ways.filter((w) => w.after.every((id) => known.has(id))) })),
+    things: things.map((t) => ({
+      ...t,
+      ways: t.ways
+        .filter((w) => w.after.every((id) => known.has(id)))
+        .map((w) => ({ ...w, before: (w.before ?? []).filter((id) => known.has(id)) })),
+    })),
     limits,
     moveMinutes: MOVE_MINUTES.typ,
     tiltMinutes: TILT_MINUTES,
     helperMinutes: state.shop.helperMinutes,
   };
-}
-
-/** Ids of the file → keys of the ledger. */
-function keysOf({ vehicle }: TankState): Map<string, string> {
-  return new Map([
-    ...vehicle.connections.flatMap((c): [string, string][] => [
-      [c.id, keyOf('line', c.id)],
-      ...c.clips.map((k): [string, string] => [k.id, keyOf('clip', k.id)]),
-    ]),
-    ...vehicle.obstructions.map((o): [string, string] => [o.id, keyOf('obstruction', o.id)]),
-  ]);
 }

@@ -1,6 +1,6 @@
 import { total } from '../estimate/index.ts';
 import { takenOff, type Margins, type TankState } from '../hang/index.ts';
-import { deepest } from '../pose/index.ts';
+import { deepest, isHome } from '../pose/index.ts';
 import { nextStop } from './down.ts';
 import type { Plan, Stop } from './types.ts';
 
@@ -61,7 +61,12 @@ function asTypical(state: TankState): TankState {
  * @example afterStop(state, nextStop(state)).pose
  */
 export function afterStop<S extends TankState>(state: S, stop: Pick<Stop, 'pose' | 'actions'>): S {
-  return stop.actions.reduce<S>((now, action) => takenOff(now, action.key, action.way), { ...state, pose: stop.pose });
+  const looked = state.looked || !isHome(stop.pose);
+  return stop.actions.reduce<S>((now, action) => takenOff(now, action.key, action.way), {
+    ...state,
+    looked,
+    pose: stop.pose,
+  });
 }
 
 /**

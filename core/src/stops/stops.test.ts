@@ -18,6 +18,9 @@ describe('down, worked by hand', () => {
     // b: 200 − 10 = 190; reach from 150 is within.
     expect(nextStop(job.state)).toMatchObject({ pose: { f: 190 }, actions: [{ key: 'line:b' }] });
     job.log('stopDone', at(190, ['line:b']));
+    // Nothing goes to the ground without one look.
+    expect(nextStop(job.state)).toMatchObject({ kind: 'stop', pose: { f: 190 }, actions: [] });
+    job.log('stopDone', { ...at(190), look: { ...at(190).look, asked: true } });
     expect(nextStop(job.state)).toMatchObject({ kind: 'out', pose: { f: 300 } });
   });
 

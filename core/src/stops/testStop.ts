@@ -1,9 +1,9 @@
 import { TEST_STOP } from '../condition/index.ts';
 import { slackOf, type TankState } from '../hang/index.ts';
-import { makeWay, type LedgerItem } from '../ledger/index.ts';
-import { gridDown, gridUp, inReach, level, samePose } from '../pose/index.ts';
+import { makeWays, type LedgerItem } from '../ledger/index.ts';
+import { gridDown, gridUp, inReach, isHome, level, samePose } from '../pose/index.ts';
 import type { RouteReach } from '../route/index.ts';
-import { keyOf, OPEN_REACH, type Connection } from '../vehicle/index.ts';
+import { byJack, keyOf, OPEN_REACH, type Connection } from '../vehicle/index.ts';
 
 /** Lines with a joint on top of the tank that came off in this job: nobody sees those once the tank is home. */
 const topLines = (state: TankState): { line: Connection; item: LedgerItem }[] =>
@@ -21,7 +21,7 @@ const topLines = (state: TankState): { line: Connection; item: LedgerItem }[] =>
  */
 export function testReaches(state: TankState, surely: boolean): RouteReach[] {
   return topLines(state).map(({ line: { id, x, visibleFrom }, item }) => {
-    const way = makeWay(state, id, item.way);
+    const [way] = makeWays(state, id, item.way);
     const slack = slackOf(state, id);
     const from = (end: 'typ' | 'hi') => gridUp(Math.max(visibleFrom[end], way?.reachFrom[end] ?? 0));
     const to = (end: 'lo' | 'typ') => gridDown(Math.min(slack[end], way?.reachTo[end] ?? OPEN_REACH));
@@ -39,6 +39,8 @@ export function testReaches(state: TankState, surely: boolean): RouteReach[] {
 export function levelTest(state: TankState): number | null {
   const lines = topLines(state);
   if (lines.length === 0) return null;
+  // Nobody holds a tank while a key turns.
+  if (!byJack(state.vehicle)) return 0;
   const wanted = testReaches(state, true).map((r) => r.from);
   return Math.min(Math.max(...wanted), ...lines.map(({ line }) => gridDown(slackOf(state, line.id).lo)));
 }
@@ -54,6 +56,8 @@ export function tested(state: TankState): boolean {
   const mm = levelTest(state);
   if (mm === null || state.findings.some((f) => f.what === TEST_STOP)) return true;
   const { pose, vehicle } = state;
+  // At home nothing more is lost: it is over once somebody told what was seen.
+  if (isHome(pose)) return false;
   const seen = testReaches(state, false).every(({ x, from, to }) =>
     inReach(pose, { x, from, to, length: vehicle.length }),
   );

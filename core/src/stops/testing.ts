@@ -16,6 +16,7 @@ export const vehicle = (connections: Connection[], obstructions: VehicleFile['ob
   connections,
   obstructions,
   supports: [],
+  variants: [],
 });
 
 /** A job on it, with its log. */

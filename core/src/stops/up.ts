@@ -1,12 +1,21 @@
 import { usedWay } from '../route/index.ts';
-import { portDrop, type TankState } from '../hang/index.ts';
+import { portDrop, reachOf, type TankState } from '../hang/index.ts';
 import { makeWindow, type LedgerItem, type MakeWindow } from '../ledger/index.ts';
 import { deepest, HOME, inReach, isHome, level, type Pose } from '../pose/index.ts';
-import { keyOf, lineOf, madeBeforeKeyOn, splitKey, type Connection } from '../vehicle/index.ts';
+import {
+  keyOf,
+  keyOfId,
+  lineOf,
+  madeBeforeKeyOn,
+  obstructionOf,
+  splitKey,
+  waitsOf,
+  type Connection,
+} from '../vehicle/index.ts';
 import { TEST } from './ascent.ts';
 import { levelTest, tested } from './testStop.ts';
 import type { UpItem, UpStop } from './types.ts';
-import { jackFirst, lineItem, thingItem } from './upItems.ts';
+import { inHandOrder, lineItem, thingItem } from './upItems.ts';
 import { wayUp, type WayUp } from './wayUp.ts';
 
 interface Window extends MakeWindow {
@@ -46,16 +55,17 @@ function bySearch(state: TankState, { route, model }: WayUp): Omit<UpStop, 'lost
   const next = stops[at + 1];
   const kind = uses.some((u) => u.thing === TEST) ? 'test' : isHome(pose) ? 'home' : 'up';
   const list = windows(state);
-  const items = uses.flatMap((use): UpItem[] => {
+  // What the key is turned before is put back afterwards.
+  const test = uses.findIndex((u) => u.thing === TEST);
+  const now = test < 0 ? uses : uses.slice(0, test);
+  const items = now.flatMap((use): UpItem[] => {
     const { thing, way } = use;
-    if (thing === TEST) return [];
     const used = usedWay(model, use);
     const { from, to } = used.way;
     const last = next !== undefined && !inReach(next.pose, { x: used.thing.x, from, to, length: model.length });
     const window = list.find((w) => w.item.key === thing);
     if (window) return [itemOf(state, { w: window, pose, last, way })];
-    // The key is turned before straps and shields are put back.
-    return kind === 'test' && isHome(pose) ? [] : [thingItem(state, { key: thing, by: way, lastChance: last })];
+    return [thingItem(state, { key: thing, by: way, lastChance: last })];
   });
   return { kind, pose, items: kind === 'home' ? atHome(state, items) : items };
 }
@@ -66,15 +76,37 @@ function byWindows(state: TankState): Omit<UpStop, 'lostNext'> {
   const done = tested(state);
   const test = levelTest(state) ?? 0;
   const live = open.some((w) => madeBeforeKeyOn(w.line));
-  const to = Math.min(deepest(state.pose), Math.max(open[0]?.from ?? 0, done || live ? 0 : test));
+  // What a line is made after goes back while a hand gets to it.
+  const awaited = open.flatMap((w) => openFirst(state, w)).flatMap((key) => reachBack(state, key));
+  const lost = Math.max(open[0]?.from ?? 0, ...awaited.map((a) => a.from));
+  const to = Math.min(deepest(state.pose), Math.max(lost, done || live ? 0 : test));
   // The key is never turned before everything live is made, nor the tank strapped up before it was turned.
   const kind = done ? (to === 0 ? 'home' : 'up') : live || to > test ? 'up' : 'test';
   const pose = level(to);
-  const reachable = open.filter((w) => w.from <= to && to <= w.to);
+  const near = open.filter((w) => w.from <= to && to <= w.to);
+  const things = awaited.filter(({ from, to: least }) => from <= to && to <= least).map(({ key }) => key);
+  const here = new Set([...near.map((w) => w.item.key), ...things]);
+  const reachable = to === 0 ? near : near.filter((w) => openFirst(state, w).every((key) => here.has(key)));
   const higher = Math.max(0, ...open.filter((w) => !reachable.includes(w)).map((w) => w.from));
   const items = reachable.map((w) => itemOf(state, { w, pose, last: to > 0 && w.from > higher && w.from === to }));
-  return { kind, pose, items: kind === 'home' ? atHome(state, items) : items };
+  if (kind === 'home') return { kind, pose, items: atHome(state, items) };
+  const more = things.map((key) => thingItem(state, { key, by: null, lastChance: false }));
+  return { kind, pose, items: more.length > 0 ? inHandOrder(state, [...more, ...items]) : items };
 }
+
+/** What a line is made after and what is still off. */
+const openFirst = (state: TankState, w: Window): string[] =>
+  (w.way ? waitsOf(w.way, 'up').first : []).flatMap((id) => {
+    const key = keyOfId(state.vehicle, id);
+    return key !== null && state.items.some((i) => i.key === key && i.state === 'open') ? [key] : [];
+  });
+
+/** Level drops between which, as likely, something that was in the way goes back; empty for everything else. mm */
+const reachBack = ({ vehicle }: TankState, key: string): { key: string; from: number; to: number }[] => {
+  const ways = splitKey(key).kind === 'obstruction' ? (obstructionOf(vehicle, splitKey(key).id)?.restore ?? []) : [];
+  const [first] = ways.map((way) => reachOf(way, 'likely')).sort((a, b) => a.from - b.from);
+  return first ? [{ key, ...first }] : [];
+};
 
 const itemOf = (
   state: TankState,
@@ -93,7 +125,7 @@ const itemOf = (
   });
 };
 
-/** At home: straps first, then what the way makes there, then all that is still off. */
+/** At home: what the way makes there, then all that is still off, in the order of hands. */
 function atHome(state: TankState, items: readonly UpItem[]): UpItem[] {
   const rest = state.items.filter(
     (i) => (i.state === 'open' || i.state === 'deferred') && !items.some((item) => item.key === i.key),
@@ -105,7 +137,7 @@ function atHome(state: TankState, items: readonly UpItem[]): UpItem[] {
       ? [thingItem(state, { key: item.key, by: item.way, lastChance: false })]
       : [];
   });
-  return jackFirst([...items, ...more]);
+  return more.length === 0 ? [...items] : inHandOrder(state, [...items, ...more]);
 }
 
 /** What is lost from reach next, once what is first here is made. */

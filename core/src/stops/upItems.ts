@@ -3,7 +3,18 @@ import type { Span } from '../estimate/index.ts';
 import { commonPractice } from '../basis/index.ts';
 import type { TankState } from '../hang/index.ts';
 import type { LedgerItem } from '../ledger/index.ts';
-import { estimateOf, splitKey, type Connection, type Way } from '../vehicle/index.ts';
+import {
+  estimateOf,
+  keyOfId,
+  lineOf,
+  obstructionOf,
+  splitKey,
+  supportOf,
+  waitsOf,
+  waysOn,
+  type Connection,
+  type Way,
+} from '../vehicle/index.ts';
 import { makingHint } from './hints.ts';
 import type { UpItem } from './types.ts';
 
@@ -18,7 +29,7 @@ export function lineItem(
     name: item.name,
     tag: item.tag,
     ...at,
-    hint: makingHint(line),
+    hint: way?.caution ?? makingHint(line),
     minutes: minutesOf(state, way, { lo: 1, typ: 3, hi: 8 }),
   };
 }
@@ -39,13 +50,9 @@ export function thingItem(
     'item',
     key,
   );
-  const { kind, id } = splitKey(key);
-  const { connections, obstructions } = state.vehicle;
-  const ways =
-    kind === 'clip'
-      ? connections.flatMap((c) => c.clips).find((k) => k.id === id)?.ways
-      : obstructions.find((o) => o.id === id)?.restore;
-  const way = ways?.find((w) => w.id === by) ?? ways?.[0];
+  const { kind } = splitKey(key);
+  const ways = waysBack(state, key);
+  const way = ways.find((w) => w.id === by) ?? ways[0];
   return {
     key,
     name: item.name,
@@ -54,7 +61,7 @@ export function thingItem(
     by: null,
     lastChance,
     sure: true,
-    hint: hints[kind]!,
+    hint: way?.caution ?? hints[kind]!,
     minutes: minutesOf(state, way, { lo: 2, typ: 4, hi: 10 }),
   };
 }
@@ -63,12 +70,40 @@ const minutesOf = (state: TankState, way: Way | undefined, else_: Span): UpItem[
   way ? estimateOf(state.vehicle, way.minutes) : { ...else_, basis: commonPractice };
 
 /**
- * The jack carries until the straps do, so they go on before anything else at home.
+ * The order of hands: what a thing is made after before it; else supports first, since what carries it holds until they
+ * do, then lines, clips and what was in the way.
  *
- * @example jackFirst(items)[0]?.key // 'support:front'
+ * @example inHandOrder(state, items)[0]?.key // 'support:strap-1'
  */
-export function jackFirst(items: readonly UpItem[]): UpItem[] {
+export function inHandOrder(state: TankState, items: readonly UpItem[]): UpItem[] {
   const rank = ['support', 'line', 'clip', 'obstruction'];
-  const of = (key: string) => rank.indexOf(splitKey(key).kind);
-  return [...items].sort((a, b) => of(a.key) - of(b.key));
+  const left = [...items].sort((a, b) => rank.indexOf(splitKey(a.key).kind) - rank.indexOf(splitKey(b.key).kind));
+  const keys = (ids: readonly string[]) => ids.map((id) => keyOfId(state.vehicle, id));
+  const before = (item: UpItem) => keys(waitsHome(state, item).first);
+  const after = (item: UpItem) => keys(waitsHome(state, item).notYet);
+  const out: UpItem[] = [];
+  while (left.length > 0) {
+    const i = left.findIndex(
+      (item) =>
+        !left.some((other) => other !== item && (before(item).includes(other.key) || after(other).includes(item.key))),
+    );
+    out.push(...left.splice(Math.max(0, i), 1));
+  }
+  return out;
+}
+
+/** What an item waits for on the way back, by the way it is to be made. */
+function waitsHome(state: TankState, { key, way }: UpItem): ReturnType<typeof waitsOf> {
+  const ways = waysBack(state, key);
+  const used = ways.find((w) => w.id === way) ?? ways[0];
+  return used ? waitsOf(used, 'up') : { first: [], notYet: [], events: [] };
+}
+
+/** All ways by which a thing goes back. */
+function waysBack({ vehicle }: TankState, key: string): readonly Way[] {
+  const { kind, id } = splitKey(key);
+  if (kind === 'line') return lineOf(vehicle, id)?.make ?? [];
+  if (kind === 'clip') return vehicle.connections.flatMap((c) => c.clips).find((k) => k.id === id)?.ways ?? [];
+  const support = kind === 'support' ? supportOf(vehicle, id) : undefined;
+  return support ? waysOn(support) : (obstructionOf(vehicle, id)?.restore ?? []);
 }

@@ -56,6 +56,8 @@ const beforeTest: readonly (readonly [UpView, KeyOn])[] = [
   ['typical', 'likely seen'],
   ['surest', 'made'],
   ['typical', 'made'],
+  ['surest', 'home'],
+  ['typical', 'home'],
 ];
 const afterTest: typeof beforeTest = [
   ['surest', 'done'],
@@ -171,20 +173,36 @@ function keyAsLowAsMade(model: RouteModel, stops: readonly RouteStop[]): RouteSt
   return [...stops.slice(0, at), { pose, uses: goes }, ...home, ...stops.slice(at + 1)];
 }
 
-/** What is lost first goes first, the test last; what a thing is made after always before it. */
+/** In which order things are taken in hand at one place, where nothing else decides: the supports carry first. */
+const rank = ['support', 'line', 'clip', TEST, 'obstruction'];
+const rankOf = (thing: string): number => rank.indexOf(thing === TEST ? TEST : splitKey(thing).kind);
+
+/**
+ * What is lost first goes first, the key after the joints and before what was in the way; what a thing is made after
+ * always before it.
+ */
 function inOrder(model: RouteModel, uses: readonly RouteStop['uses'][number][]): RouteStop['uses'] {
   const left = [...uses];
   const wayOf = (use: RouteStop['uses'][number]) => usedWay(model, use).way;
+  const late = (use: RouteStop['uses'][number]) => Math.max(0, rankOf(use.thing) - 2);
   left.sort(
     (a, b) =>
-      Number(a.thing === TEST) - Number(b.thing === TEST) ||
+      late(a) - late(b) ||
       wayOf(b).from - wayOf(a).from ||
+      rankOf(a.thing) - rankOf(b.thing) ||
       (a.thing < b.thing ? -1 : 1),
   );
   const out: RouteStop['uses'] = [];
+  const here = new Set(left.map((u) => u.thing));
+  /** Forwards it comes after what it is made after, and before what, backwards, waits for it. */
+  const waits = (u: RouteStop['uses'][number]) =>
+    (wayOf(u).before ?? []).some((id) => here.has(id)) ||
+    left.some((other) => other !== u && wayOf(other).after.includes(u.thing));
   while (left.length > 0) {
-    const i = left.findIndex((u) => !(wayOf(u).before ?? []).some((id) => left.some((other) => other.thing === id)));
-    out.push(...left.splice(Math.max(0, i), 1));
+    const i = left.findIndex((u) => !waits(u));
+    const [use] = left.splice(Math.max(0, i), 1);
+    here.delete(use!.thing);
+    out.push(use!);
   }
   return out;
 }

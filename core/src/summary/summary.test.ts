@@ -1,5 +1,5 @@
 import { inOrderOfReturn } from '../ledger/index.ts';
-import { archetypes } from '../vehicle/index.ts';
+import { usualArchetypes as archetypes } from '../vehicle/testing.ts';
 import { type Bodies, type EntryKind, foldJob, type JobState, logWriter } from '../job/index.ts';
 import { inWords } from '../quantity/index.ts';
 import { summaryOf } from './index.ts';
@@ -10,11 +10,17 @@ const read = (state: JobState) => {
   return { ...summary, sentence: inWords(summary.sentence), detail: inWords(summary.detail) };
 };
 
+const rail = archetypes[0]!;
+/** Nothing but the shield is in the way. */
+const van = {
+  ...rail,
+  connections: rail.connections.filter((c) => c.id !== 'vent-rear'),
+  obstructions: rail.obstructions.filter((o) => o.id === 'shield'),
+};
+
 const job = () => {
   const write = logWriter('job');
-  let state = foldJob(null, [
-    write('opened', { name: 'Van 4', complaint: 'pump', vehicle: archetypes[0]!, gauge: 1 }),
-  ])!;
+  let state = foldJob(null, [write('opened', { name: 'Van 4', complaint: 'pump', vehicle: van, gauge: 1 })])!;
   return {
     log<K extends EntryKind>(kind: K, body: Bodies[K]) {
       state = foldJob(state, [write(kind, body)])!;
@@ -55,19 +61,19 @@ test('one sentence for each part of the way', () => {
     open: 2,
     detail: expect.stringContaining('L aboard'),
   });
-  for (const key of ['line:breather', 'line:ground', 'line:feed', 'clip:return-clip']) van.log('cleared', { key });
+  for (const key of ['line:breather', 'line:ground', 'line:feed', 'line:return']) van.log('cleared', { key });
   expect(van.log('stopDone', stop(15))).toMatchObject({ station: 'drop', here: 15 });
   expect(van.log('surprise', { what: 'holds', key: 'line:vent', lets: 15 })).toMatchObject({
     halt: true,
-    sentence: 'vent holds it at 15 mm',
-    detail: 'filler, vapour, breather and 2 more open',
+    sentence: 'front vent holds it at 15 mm',
+    detail: 'filler, vapour, breather and 3 more open',
   });
   expect(van.log('pulled', { key: 'line:vent' })).toMatchObject({
     halt: true,
-    sentence: 'vent was pulled: inspect it',
+    sentence: 'front vent was pulled: inspect it',
   });
   van.log('inspected', { key: 'line:vent', outcome: 'good' });
-  for (const key of ['line:vent', 'line:return', 'line:plug']) van.log('cleared', { key });
+  for (const key of ['line:vent', 'line:plug']) van.log('cleared', { key });
   expect(van.log('moved', { to: { f: 320, r: 320 }, why: 'out' })).toMatchObject({
     station: 'bench',
     tankOff: true,
@@ -100,5 +106,5 @@ test('tags hang in the order of going back: events first, deep before shallow, s
   van.log('stopDone', { ...stop(60), off: [{ key: 'line:vent', way: 'vent-top', tag: 9 }] });
   van.log('putIn', { name: 'rag', tag: 10, before: 'the neck is on' });
   const order = inOrderOfReturn(van.state.items).map((i) => i.name);
-  expect(order).toEqual(['rag', 'vent hose', 'filler hose', 'front strap', 'ground strap', 'stone shield']);
+  expect(order).toEqual(['rag', 'front vent hose', 'filler hose', 'front strap', 'ground strap', 'stone shield']);
 });

@@ -1,7 +1,7 @@
 import { fuels } from '../fluid/index.ts';
 import type { OrderSlice } from '../order/index.ts';
 import type { FuelSlice } from '../tank/index.ts';
-import { estimateOf, type Range, type VehicleSlice } from '../vehicle/index.ts';
+import { estimateOf, pumpOf, type Range, type VehicleSlice } from '../vehicle/index.ts';
 import { seeded } from './random.ts';
 import { truthInside, type Truth } from './under.ts';
 
@@ -28,7 +28,7 @@ export interface HiddenTruth extends Truth {
 }
 
 /** What of a job its truth follows. */
-type Hiding = { jobId: string } & Pick<VehicleSlice, 'vehicle'> &
+type Hiding = { jobId: string } & Pick<VehicleSlice, 'vehicle' | 'file'> &
   Pick<OrderSlice, 'complaint'> &
   Pick<FuelSlice, 'witnesses'>;
 
@@ -47,13 +47,14 @@ export function hiddenTruth(state: Hiding): HiddenTruth {
   const first = state.witnesses.find((w) => w.outBefore === 0 && w.inBefore === 0);
   const litres = first ? inside(first.litres) : capacity * (0.2 + 0.5 * rng());
   const [mass, density] = [inside(tank.emptyMass), inside(fuels[state.vehicle.fuel].density)];
-  const [injected, flow] = [state.vehicle.feed === 'injected', 1.3 + 0.6 * rng()];
+  const [pump, flow] = [pumpOf(state.vehicle), 1.3 + 0.6 * rng()];
   return {
-    ...truthInside(state.vehicle, seeded(seed + 1)),
+    // Of all the file has: which of it is there is found out on the way.
+    ...truthInside(state.file, seeded(seed + 1)),
     litres: Math.min(litres, capacity),
     emptyMass: mass,
     density,
-    pressure: injected && fuels[state.vehicle.fuel].flash.below < 40 ? 240 + 120 * rng() : 0,
+    pressure: pump === 'electricHigh' ? 240 + 120 * rng() : pump === 'electricLow' ? 15 + 25 * rng() : 0,
     feedDrop: 0.12 + 0.1 * rng(),
     groundDrop: state.complaint === 'pump' && rng() < 0.3 ? 0.38 : 0.04,
     deadSpot: state.complaint === 'level' ? [0.35, 0.6] : null,

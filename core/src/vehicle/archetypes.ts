@@ -1,5 +1,6 @@
 import crosswise from './archetypes/crosswise.json' with { type: 'json' };
 import floor from './archetypes/floor.json' with { type: 'json' };
+import floorHung from './archetypes/floor-hung.json' with { type: 'json' };
 import pads from './archetypes/pads.json' with { type: 'json' };
 import rail from './archetypes/rail.json' with { type: 'json' };
 import seat from './archetypes/seat.json' with { type: 'json' };
@@ -7,6 +8,7 @@ import upright from './archetypes/upright.json' with { type: 'json' };
 import wing from './archetypes/wing.json' with { type: 'json' };
 import { InputError } from '../errors/index.ts';
 import type { FuelKind } from '../fluid/index.ts';
+import { pumpOf } from './pump.ts';
 import type { FeedKind, Mounting, VehicleFile } from './types.ts';
 
 /** Ordinary vehicle files with wide ranges, basis `typical`: where a vehicle nobody measured starts from. */
@@ -17,33 +19,41 @@ export const archetypes: readonly VehicleFile[] = [
   upright,
   wing,
   floor,
+  floorHung,
   pads,
 ] as unknown as VehicleFile[];
 
 interface FirstSight {
   mounting: Mounting;
   fuel: FuelKind;
-  feed: FeedKind;
+  /** How it is fed, where somebody could tell. */
+  feed?: FeedKind | null;
   material: 'plastic' | 'steel';
   /** What to call the vehicle until somebody gives it a name. */
   name: string;
+  /** Where the bolt heads of a tank in the floor are; left out: in the boot. */
+  bolts?: 'boot' | 'below';
 }
 
 /**
  * The vehicle file a job starts from when nobody measured the vehicle: the archetype of its mounting with what was
- * seen from below. A carburettor or diesel system is not assumed to have other lines; the first look tells.
+ * seen from below. Only petrol that is injected says what pumps it; for everything else the pump is asked for.
  *
  * @throws InputError for a mounting that there is not
  * @example fileFromSight({ mounting: 'rail', fuel: 'petrol', feed: 'injected', material: 'plastic', name: 'On the lift' })
  */
 export function fileFromSight(sight: FirstSight): VehicleFile {
-  const base = archetypes.find((file) => file.mounting === sight.mounting);
+  const hung = sight.mounting === 'floor' && sight.bolts === 'below';
+  const base = archetypes.find((file) =>
+    hung ? file.id === 'archetype-floor-hung' : file.mounting === sight.mounting,
+  );
   if (!base) throw new InputError('mounting', sight.mounting, archetypes.map((file) => file.mounting).join(', '));
+  const { fuelSystem, ...rest } = structuredClone(base);
   return {
-    ...structuredClone(base),
+    ...rest,
     name: sight.name,
     fuel: sight.fuel,
-    feed: sight.feed,
-    tank: { ...structuredClone(base.tank), material: sight.material },
+    fuelSystem: { ...fuelSystem, pump: pumpOf({ fuel: sight.fuel, ...(sight.feed ? { feed: sight.feed } : {}) }) },
+    tank: { ...rest.tank, material: sight.material },
   };
 }

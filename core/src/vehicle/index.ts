@@ -1,11 +1,24 @@
 export { archetypes, fileFromSight } from './archetypes.ts';
+export { byJack, carriedBy, travelOf } from './carried.ts';
 export { checkTank, checkVehicle } from './check.ts';
 export { difference } from './difference.ts';
-export { madeBeforeKeyOn } from './madeBeforeKeyOn.ts';
+export { isOpening, madeBeforeKeyOn } from './madeBeforeKeyOn.ts';
 export { mountings } from './mountings.ts';
-export { clipOwner, fileName, keyOf, lineOf, obstructionOf, placeOf, shortName, splitKey, supportOf } from './names.ts';
+export {
+  clipOwner,
+  fileName,
+  keyOf,
+  keyOfId,
+  lineOf,
+  obstructionOf,
+  placeOf,
+  shortName,
+  splitKey,
+  supportOf,
+} from './names.ts';
 export { deviceNumber, SERVER_NUMBERS, UNIT } from './numbers.ts';
-export { BLOCKS, MORE_TILT, REACH, SEALED, SLACK, VARIANT } from './questions.ts';
+export { isElectric, isHigh, isLight, isSealed, pumpOf, pumpsFor, pumpWord } from './pump.ts';
+export { BLOCKS, MORE_TILT, PUMP, REACH, SEALED, SLACK, VARIANT } from './questions.ts';
 export { vehicleSchema } from './schema.ts';
 export { foundOut, MOST_TILT, vehicleSlice, type VehicleSlice } from './slice.ts';
 export {
@@ -16,14 +29,21 @@ export {
   type Clip,
   type Connection,
   type Fastener,
+  type Carrier,
   type FeedKind,
   type Fitting,
   type Mounting,
+  type PumpKind,
+  pumpKinds,
+  supportKinds,
   type Obstruction,
   type Range,
   type Support,
+  type Travel,
   type Variant,
   type VehicleFile,
   type Way,
 } from './types.ts';
-export { asVariant } from './variant.ts';
+export { waysOff, waysOn } from './supports.ts';
+export { asUsual, asVariant } from './variant.ts';
+export { waitsOf } from './waits.ts';

@@ -11,3 +11,12 @@ const live: readonly Connection['kind'][] = ['feed', 'return', 'heater', 'vent',
  */
 export const madeBeforeKeyOn = (line: Pick<Connection, 'kind' | 'side'>): boolean =>
   line.side === 'top' || live.includes(line.kind);
+
+/**
+ * Is it an open hole into vapour or fuel once it is parted? Every vent, breather and neck end is, wet or not: it is capped.
+ * Common practice, no source.
+ *
+ * @example isOpening(vent) // true
+ */
+export const isOpening = (line: Pick<Connection, 'kind' | 'wetWhenOpen'>): boolean =>
+  line.wetWhenOpen || ['feed', 'return', 'vent', 'evap', 'filler', 'breather', 'heater'].includes(line.kind);

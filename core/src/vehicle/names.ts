@@ -1,4 +1,4 @@
-import type { Connection, Obstruction, Support, VehicleFile } from './types.ts';
+import type { Connection, Obstruction, Support, VehicleFile, Way } from './types.ts';
 
 /** What a key of the ledger can stand for. */
 type ThingKind = 'line' | 'clip' | 'obstruction' | 'support' | 'unit' | 'thing' | 'loose' | 'cut';
@@ -59,3 +59,28 @@ export const shortName = (name: string): string =>
     .replace(/ (line|hose|carrier)$/, '')
     .replace(/^pump and sender /, '')
     .replace(/^ground strap$/, 'ground');
+
+const keysOf = new WeakMap<VehicleFile, Map<string, string>>();
+
+/**
+ * The ledger key behind an id of the file: of a thing, or of one of the ways a thing is done by.
+ *
+ * @returns null where the file has no such id
+ * @example keyOfId(rail, 'feed-unclip') // 'clip:feed-clip'
+ */
+export function keyOfId(vehicle: VehicleFile, id: string): string | null {
+  let keys = keysOf.get(vehicle);
+  if (!keys) {
+    const { connections, obstructions, supports } = vehicle;
+    const things: [string, readonly Way[]][] = [
+      ...connections.map((c): [string, Way[]] => [keyOf('line', c.id), [...c.part, ...c.make]]),
+      ...connections.flatMap((c) => c.clips.map((k): [string, Way[]] => [keyOf('clip', k.id), k.ways])),
+      ...obstructions.map((o): [string, Way[]] => [keyOf('obstruction', o.id), [...o.clear, ...o.restore]]),
+      ...supports.map((s): [string, Way[]] => [keyOf('support', s.id), [...(s.off ?? []), ...(s.on ?? [])]]),
+    ];
+    keys = new Map(things.flatMap(([key, ways]) => ways.map((way) => [way.id, key] as const)));
+    for (const [key] of things) keys.set(splitKey(key).id, key);
+    keysOf.set(vehicle, keys);
+  }
+  return keys.get(id) ?? null;
+}

@@ -1,4 +1,5 @@
 import { askChoice, askNumber, askText } from '../questions/index.ts';
+import { pumpKinds } from './types.ts';
 
 /** How far a line gives, by eye or with a string, mm. Asked of a line. */
 export const SLACK = askNumber('slack', 'slack', {
@@ -21,3 +22,6 @@ export const VARIANT = askText('variant', 'which vehicle', true);
 
 /** Is the tank sealed and under pressure by design? Then only its own procedure lets it go. */
 export const SEALED = askChoice('sealed tank', 'sealed tank', { among: ['yes', 'no'] });
+
+/** What pushes or draws the fuel: depressurising, draining and priming follow it. */
+export const PUMP = askChoice('pump', 'what pushes the fuel', { among: pumpKinds });

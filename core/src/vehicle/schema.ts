@@ -1,4 +1,4 @@
-import { connectionKinds, fittings } from './types.ts';
+import { carriers, connectionKinds, fittings, pumpKinds, supportKinds, travels } from './types.ts';
 
 /** The published JSON Schema (draft 2020-12) of a vehicle file. Structure only; `checkVehicle` checks the sense. */
 
@@ -14,7 +14,19 @@ const range = {
       required: ['kind'],
       properties: {
         kind: {
-          enum: ['published', 'common practice', 'from memory', 'measured', 'learned', 'typical', 'shop', 'computed'],
+          enum: [
+            'published',
+            'common practice',
+            'from memory',
+            'measured',
+            'seen',
+            'told',
+            'guessed',
+            'learned',
+            'typical',
+            'shop',
+            'computed',
+          ],
         },
         source: { type: 'string' },
         count: { type: 'integer', minimum: 1 },
@@ -38,17 +50,23 @@ const object = <P extends Record<string, unknown>>(properties: P, optional: (key
 
 const list = (items: unknown, maxItems = 60) => ({ type: 'array', items, maxItems });
 
-const way = object({
-  id,
-  reachFrom: range,
-  reachTo: range,
-  minutes: range,
-  people: { type: 'integer', minimum: 1, maximum: 4 },
-  hands: { type: 'integer', minimum: 1, maximum: 2 },
-  from: text,
-  tools: list(text, 20),
-  after: ids,
-});
+const way = object(
+  {
+    id,
+    reachFrom: range,
+    reachTo: range,
+    minutes: range,
+    people: { type: 'integer', minimum: 1, maximum: 4 },
+    hands: { type: 'integer', minimum: 1, maximum: 2 },
+    from: text,
+    tools: list(text, 20),
+    after: ids,
+    while: list(object({ id, is: { enum: ['off', 'on'] } }), 40),
+    joint: id,
+    caution: { type: 'string', minLength: 1, maxLength: 200 },
+  },
+  ['while', 'joint', 'caution'],
+);
 
 const mm = { type: 'number', minimum: 0, maximum: 5000 } as const;
 const above = { type: 'number', exclusiveMinimum: 0, maximum: 5000 } as const;
@@ -94,23 +112,49 @@ const tankShapeSchema = {
   ],
 } as const;
 
-const connection = object({
-  id,
-  kind: { enum: connectionKinds },
-  name: text,
-  x: { type: 'number', minimum: 0 },
-  side: text,
-  slack: range,
-  visibleFrom: range,
-  lookMinutes: { type: 'number', minimum: 0 },
-  fitting: { enum: fittings },
-  wetWhenOpen: { type: 'boolean' },
-  clips: list(object({ id, name: text, slack: range, ways: list(way) }, ['name'])),
-  part: list(way),
-  make: list(way),
-});
+const connection = object(
+  {
+    id,
+    kind: { enum: connectionKinds },
+    name: text,
+    x: { type: 'number', minimum: 0 },
+    side: text,
+    seenFrom: text,
+    slack: range,
+    visibleFrom: range,
+    lookMinutes: { type: 'number', minimum: 0 },
+    fitting: { enum: fittings },
+    wetWhenOpen: { type: 'boolean' },
+    clips: list(object({ id, name: text, slack: range, ways: list(way) }, ['name'])),
+    part: list(way),
+    make: list(way),
+  },
+  ['seenFrom'],
+);
 
-const variants = list(object({ id, look: text, choices: list(object({ label: text, without: ids }), 6) }), 8);
+const variants = list(
+  object({ id, look: text, choices: list(object({ label: text, without: ids }), 6), usual: text }, ['usual']),
+  24,
+);
+const people = { type: 'integer', minimum: 1, maximum: 4 } as const;
+const fuelSystem = object(
+  {
+    pump: { enum: pumpKinds },
+    place: { enum: ['tank', 'outside', 'both'] },
+    sealed: { type: 'boolean' },
+    engine: object({ kilowatts: range, bar: range, returns: range }, ['kilowatts', 'bar', 'returns']),
+  },
+  ['place', 'sealed', 'engine'],
+);
+const sender = object(
+  {
+    emptyOhms: range,
+    fullOhms: range,
+    curve: list(object({ mm, ohms: { type: 'number', minimum: 0 } }), 200),
+    family: text,
+  },
+  ['curve', 'family'],
+);
 const seen = {
   type: 'object',
   propertyNames: { maxLength: 80 },
@@ -145,17 +189,17 @@ export const vehicleSchema = {
         },
         ['outlet', 'sealed'],
       ),
+      travel: { enum: travels },
+      carriedBy: object({ by: list({ enum: carriers }, 6), people, whenSupportsLetGo: people }),
       fuel: { enum: ['petrol', 'e85', 'ethanol', 'diesel', 'biodiesel'] },
+      fuelSystem,
       feed: { enum: ['injected', 'carburettor'] },
       connections: list(connection),
       supports: list(
-        object({
-          id,
-          kind: { enum: ['strap', 'bar', 'j-bolt', 'flange'] },
-          name: text,
-          x: { type: 'number' },
-          fastener: id,
-        }),
+        object({ id, kind: { enum: supportKinds }, name: text, x: mm, fastener: id, off: list(way), on: list(way) }, [
+          'off',
+          'on',
+        ]),
       ),
       obstructions: list(
         object({
@@ -182,11 +226,11 @@ export const vehicleSchema = {
           ['hex', 'counter'],
         ),
       ),
-      sender: { anyOf: [{ type: 'null' }, object({ emptyOhms: range, fullOhms: range })] },
+      sender: { anyOf: [{ type: 'null' }, sender] },
       notes: list({ type: 'string', maxLength: 400 }),
       variants,
       seen,
     },
-    ['variants', 'seen'],
+    ['variants', 'seen', 'travel', 'carriedBy', 'fuelSystem', 'feed'],
   ),
 } as const;

@@ -1,5 +1,6 @@
 import { archetypes } from './archetypes.ts';
-import { OPEN_REACH, type Connection, type Range } from './types.ts';
+import { OPEN_REACH, type Connection, type Range, type VehicleFile } from './types.ts';
+import { asUsual } from './variant.ts';
 
 /** A range in one breath, for tests worked by hand. @example r(40) // 40 to 40 */
 export const r = (lo: number, typ = lo, hi = typ): Range => ({ lo, typ, hi });
@@ -34,3 +35,6 @@ export function plainLine(
     ...more,
   };
 }
+
+/** The archetypes as they usually are, with no look left to be had: what stands in the file is on the vehicle. */
+export const usualArchetypes: readonly VehicleFile[] = archetypes.map((file) => ({ ...asUsual(file), variants: [] }));

@@ -36,8 +36,25 @@ export interface Way {
   from: string;
   /** What to have in hand. */
   tools: string[];
-  /** Ids of connections, clips or obstructions that must be done first. */
+  /**
+   * Ids of what must be done first in the direction of travel: things, single ways, or an event of the job. Going down:
+   * it is off; going up: it is back on.
+   */
   after: string[];
+  /** The state others are in at the moment of use, the same words going down and going up. */
+  while?: While[];
+  /** The joint it opens or makes, where several ways get at one: from below, or through a hatch. Left out: its own. */
+  joint?: string;
+  /** Said where the hand is about to move. */
+  caution?: string;
+}
+
+/** Something must be off, or on, at the moment something else is done. */
+export interface While {
+  /** Id of the other thing. */
+  id: string;
+  /** Is it off then, or on? */
+  is: 'off' | 'on';
 }
 
 /** What holds a line on its way, and comes off by itself. */
@@ -96,6 +113,8 @@ export interface Connection {
   x: number;
   /** On which side of the tank. */
   side: string;
+  /** Where the head is when its joint is looked at: joints of one place are seen at once. Left out: by itself. */
+  seenFrom?: string;
   /** Local drop at which it pulls tight, mm. */
   slack: Range;
   /** Local drop from which it can be seen, mm. */
@@ -132,18 +151,26 @@ export interface Obstruction {
   restore: Way[];
 }
 
+/** Of which sort a support may be. */
+export const supportKinds = ['strap', 'bar', 'j-bolt', 'flange', 'bolt'] as const;
+type SupportKind = (typeof supportKinds)[number];
+
 /** What the tank hangs on. */
 export interface Support {
   /** Its id, the only one of that name in the file. */
   id: string;
   /** Of which sort. */
-  kind: 'strap' | 'bar' | 'j-bolt' | 'flange';
+  kind: SupportKind;
   /** As people call it. */
   name: string;
   /** mm from the first end. */
   x: number;
   /** Id of the fastener that holds it. */
   fastener: string;
+  /** How it comes off; left out: from below, with the tank home. */
+  off?: Way[];
+  /** How it goes back on; left out: the same. */
+  on?: Way[];
 }
 
 /** Bolts, nuts or screws of one sort. */
@@ -166,8 +193,73 @@ export interface Fastener {
 
 /** How a tank hangs in its vehicle. */
 export type Mounting = 'rail' | 'seat' | 'crosswise' | 'upright' | 'wing' | 'floor' | 'pads';
-/** How fuel gets to the engine. */
+/** How fuel gets to the engine, as one sees it from above. */
 export type FeedKind = 'injected' | 'carburettor';
+
+/** Which way the tank leaves its place. Figures called drops are then so many mm out, up or back. */
+export const travels = ['down', 'out', 'up', 'back'] as const;
+/** Which way the tank leaves its place. */
+export type Travel = (typeof travels)[number];
+
+/** What may carry a tank once its supports are off. */
+export const carriers = ['jack', 'two jacks', 'board on a jack', 'board', 'hands', 'hoist'] as const;
+/** What carries a tank once its supports are off. */
+export type Carrier = (typeof carriers)[number];
+
+/** What carries the tank, and how many people that takes. */
+export interface CarriedBy {
+  /** What carries it, the usual one first. */
+  by: Carrier[];
+  /** People while it travels. */
+  people: number;
+  /** People at the moment the supports let go. */
+  whenSupportsLetGo: number;
+}
+
+/** What pushes or draws the fuel: what hurts, what can be pumped out and what primes all follow it. */
+export const pumpKinds = [
+  'none',
+  'mechanical',
+  'electricLow',
+  'electricHigh',
+  'dieselSuction',
+  'dieselLift',
+  'dieselSupply',
+  'unknown',
+] as const;
+/** What pushes or draws the fuel. */
+export type PumpKind = (typeof pumpKinds)[number];
+
+/** How fuel gets from the tank to the engine. */
+export interface FuelSystem {
+  /** What moves it. */
+  pump: PumpKind;
+  /** Where that sits; left out where nobody knows. */
+  place?: 'tank' | 'outside' | 'both';
+  /** Is the tank closed and under pressure by design, with a procedure of its own? */
+  sealed?: boolean;
+  /** What the engine asks of it. */
+  engine?: {
+    /** Greatest power, kW. */
+    kilowatts?: Range;
+    /** Gauge pressure it runs at, bar. */
+    bar?: Range;
+    /** Litres an hour that come back to the tank. */
+    returns?: Range;
+  };
+}
+
+/** What the sender reads. */
+export interface Sender {
+  /** At the floor, Ω. */
+  emptyOhms: Range;
+  /** At the roof, Ω. */
+  fullOhms: Range;
+  /** Between them, by height above the floor, mm; left out: nobody measured it. */
+  curve?: { mm: number; ohms: number }[];
+  /** The family somebody named it by: “20 to 80”. */
+  family?: string;
+}
 
 /** What differs between vehicles of one model, and the one look that decides it. */
 export interface Variant {
@@ -178,9 +270,11 @@ export interface Variant {
   /** What the look may show. */
   choices: {
     label: string;
-    /** Ids of connections, clips, obstructions and supports this one does not have. */
+    /** Ids of connections, clips, obstructions, supports and single ways this one does not have. */
     without: string[];
   }[];
+  /** Label of the usual one, taken until somebody looked; left out: all there is. */
+  usual?: string;
 }
 
 /** All that is known of a model and variant, as estimates. Lengths mm, masses kg, volumes L, times minutes. */
@@ -213,13 +307,19 @@ export interface VehicleFile {
     unusable: Range;
     /** Where the pick-up takes fuel, mm from the lowest corner at the first end; null when nobody knows. */
     outlet?: { x: number; y: number; z: number } | null;
-    /** Is it closed and under pressure by design, with a procedure of its own? */
+    /** As `fuelSystem.sealed`, from before there was one. */
     sealed?: boolean;
   };
+  /** Which way the tank leaves; left out: as its mounting does. */
+  travel?: Travel;
+  /** What carries it; left out: as its mounting is carried. */
+  carriedBy?: CarriedBy;
   /** What it is filled with. */
   fuel: FuelKind;
-  /** How fuel gets to the engine. */
-  feed: FeedKind;
+  /** How fuel gets to the engine; left out: nobody knows, and it counts as under pressure. */
+  fuelSystem?: FuelSystem;
+  /** What was written of it before there was a fuel system. */
+  feed?: FeedKind;
   /** Lines, wires and hoses. */
   connections: Connection[];
   /** What it hangs on. */
@@ -228,8 +328,8 @@ export interface VehicleFile {
   obstructions: Obstruction[];
   /** Bolts, nuts and screws. */
   fasteners: Fastener[];
-  /** Ohms at the floor and at the roof; between them even in height. */
-  sender: null | { emptyOhms: Range; fullOhms: Range };
+  /** What the sender reads; null where nobody knows. */
+  sender: null | Sender;
   /** What somebody should know. */
   notes: string[];
   /** What differs between vehicles of this model. */

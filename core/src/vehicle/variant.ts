@@ -12,10 +12,33 @@ export function asVariant(file: VehicleFile, variantId: string, label: string): 
   if (!variant) throw new InputError('variant', variantId, 'a variant of this file');
   const choice = variant.choices.find((c) => c.label === label);
   if (!choice) throw new InputError('variant', label, variant.choices.map((c) => c.label).join(' or '));
-  const gone = new Set(choice.without);
+  return {
+    ...without(file, choice.without),
+    variants: file.variants!.filter((v) => v.id !== variantId),
+  };
+}
+
+/**
+ * The file as it usually is: of each variant that has a usual choice, what that one does not have is left out. The
+ * variants stay: the look is still to be had.
+ *
+ * @example asUsual(rail).obstructions.some((o) => o.id === 'skid') // false: few have one
+ */
+export function asUsual(file: VehicleFile): VehicleFile {
+  const gone = (file.variants ?? []).flatMap((v) => v.choices.find((c) => c.label === v.usual)?.without ?? []);
+  return gone.length === 0 ? file : without(file, gone);
+}
+
+/** The file without some of its things and ways; nothing waits for what is not there. */
+function without(file: VehicleFile, ids: readonly string[]): VehicleFile {
+  const gone = new Set(ids);
   const here = <T extends { id: string }>(list: T[]): T[] => list.filter((thing) => !gone.has(thing.id));
-  // Nothing waits for what is not there.
-  const free = (ways: Way[]): Way[] => ways.map((w) => ({ ...w, after: w.after.filter((id) => !gone.has(id)) }));
+  const free = (ways: Way[]): Way[] =>
+    here(ways).map((w) => ({
+      ...w,
+      after: w.after.filter((id) => !gone.has(id)),
+      ...(w.while ? { while: w.while.filter((other) => !gone.has(other.id)) } : {}),
+    }));
   return {
     ...file,
     connections: here(file.connections).map((c) => ({
@@ -25,7 +48,10 @@ export function asVariant(file: VehicleFile, variantId: string, label: string): 
       make: free(c.make),
     })),
     obstructions: here(file.obstructions).map((o) => ({ ...o, clear: free(o.clear), restore: free(o.restore) })),
-    supports: here(file.supports),
-    variants: file.variants!.filter((v) => v.id !== variantId),
+    supports: here(file.supports).map((s) => ({
+      ...s,
+      ...(s.off ? { off: free(s.off) } : {}),
+      ...(s.on ? { on: free(s.on) } : {}),
+    })),
   };
 }

@@ -5,7 +5,7 @@ import { add, roundTo, total, type Estimate } from '../estimate/index.ts';
 import { BED_OFF as BED_COMES_OFF, MOVE_MINUTES, RING_FROM_ABOVE } from '../hang/index.ts';
 import type { Complaint } from '../order/index.ts';
 import { answerTo } from '../questions/index.ts';
-import { actionsOf, routePartWay, supportsOff } from '../stops/index.ts';
+import { actionsOf, routePartWay } from '../stops/index.ts';
 import { estimateOf } from '../vehicle/index.ts';
 import type { WaysInFacts } from './facts.ts';
 import { AROUND, lowerMinutes, withSurprises } from './lower.ts';
@@ -80,9 +80,8 @@ function partway(state: WaysInFacts): WayIn {
   const route = routePartWay(state, { drop: WORKING_HEIGHT, view: 'typical' });
   const actions = route?.stops.flatMap((stop) => actionsOf(state, stop.uses)) ?? [];
   const moves = Array.from({ length: route?.moves ?? 0 }, () => MOVE_MINUTES);
-  const straps = supportsOff(state);
-  const down = total([...moves, ...actions.map((a) => a.minutes), ...straps.map((a) => a.minutes)]);
-  const off = [...actions, ...straps].map((a) => a.name);
+  const down = total([...moves, ...actions.map((a) => a.minutes)]);
+  const off = actions.map((a) => a.name);
   return {
     id: 'partway',
     name: 'Part-way down',

@@ -52,9 +52,10 @@ describe('ways in', () => {
 describe('break-even', () => {
   test('clearing that costs an hour more makes the bed win, and the sentence turns', () => {
     const slow = structuredClone(rail);
-    slow.obstructions[0]!.blocksAt = { lo: 40, typ: 60, hi: 80 };
-    slow.obstructions[0]!.clear[0]!.minutes = { lo: 60, typ: 120, hi: 160 };
-    slow.obstructions[0]!.restore[0]!.minutes = { lo: 60, typ: 120, hi: 160 };
+    const shield = slow.obstructions.find((o) => o.id === 'shield')!;
+    shield.blocksAt = { lo: 40, typ: 60, hi: 80 };
+    shield.clear[0]!.minutes = { lo: 60, typ: 120, hi: 160 };
+    shield.restore[0]!.minutes = { lo: 60, typ: 120, hi: 160 };
     expect(breakEven(job(rail))).toMatch(/bed .*wins once what is in the way costs over \d+ min/);
     expect(breakEven(job(slow))).toMatch(/bed .*quicker than lowering/);
     // The minutes at which it turns: lowering without what is in the way, plus that much, is the bed.

@@ -61,8 +61,11 @@ export function arrive(p: Prepared, at: State, reach: readonly number[]): State[
       const w = p.ways[way]!;
       if (bit(s.done, w.thing)) continue;
       if (needed(p, s, w.thing)) {
-        if (!ready(p, s, way)) continue;
+        if (!disjoint(w.before, s.done)) continue;
+        const waits = missing(s, w.after);
+        if (waits.some((t) => s.option[t] === 0)) continue;
         const next = fork(s);
+        for (const t of waits) payLate(p, next, t);
         next.cost += w.extra;
         add(next.done, w.thing);
         next.uses.push(way);

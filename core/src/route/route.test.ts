@@ -38,6 +38,7 @@ describe('against trying everything', () => {
     ['up, read backwards', { direction: 'up' }, 400],
     ['from the middle', { middle: true }, 200],
     ['narrow windows', { window: 5 }, 200],
+    ['dense in what must be off or on meanwhile', { dense: 0.35 }, 500],
     ['two places in reach at once', { lines: 2, together: true, direction: 'up' }, 150],
   ];
   test.each(cases)('%s: same feasibility and least cost, half of them need tilt', (_, more, count) => {

@@ -15,6 +15,8 @@ export interface Size {
   direction: 'down' | 'up';
   /** Begin somewhere on the way. */
   middle: boolean;
+  /** Share of ways that need another thing on, and as many that need one off, both at once among them. */
+  dense?: number;
   /** One thing more that needs several places in reach at once, as the test stop does. */
   together?: boolean;
 }
@@ -37,7 +39,20 @@ export function randomModel(rng: Rng, size: Size): RouteModel {
     // About its slack, so that order, height and tilt matter.
     const from = rng() < 0.3 ? 0 : Math.max(0, grid(slack - clear * 0.35, slack + clear * 0.12));
     const to = size.window === null ? (rng() < 0.5 ? 9999 : from + grid(0, clear * 0.5)) : from + size.window;
+    const other = () => names[Math.floor(rng() * names.length)]!;
     const after = rng() < 0.2 && things.length > 0 ? [things[Math.floor(rng() * things.length)]!.id] : [];
+    if (size.dense) {
+      const pick = () => (rng() < size.dense! ? [other()] : []).filter((one) => !id.startsWith(one));
+      return {
+        id,
+        from,
+        to,
+        minutes: minute(1, 12),
+        people: rng() < 0.15 ? 2 : 1,
+        after: pick(),
+        before: pick(),
+      };
+    }
     return {
       id,
       from,

@@ -38,6 +38,7 @@ export default function FirstContact() {
   const [known, setKnown] = useState<VehicleFile | null>(null);
   const [fuel, setFuel] = useState<FuelKind>('petrol');
   const [feed, setFeed] = useState<FeedKind>('injected');
+  const [bolts, setBolts] = useState<'boot' | 'below'>('boot');
   const [material, setMaterial] = useState<'plastic' | 'steel' | null>(null);
   const [complaint, setComplaint] = useState<Complaint | null>(null);
   const [gauge, setGauge] = useState<number | null>(null);
@@ -51,7 +52,16 @@ export default function FirstContact() {
   const shell = material ?? (mounting === 'crosswise' ? 'steel' : 'plastic');
   const file =
     known ??
-    (mounting ? fileFromSight({ mounting, fuel, feed, material: shell, name: `On the lift, ${place}` }) : null);
+    (mounting
+      ? fileFromSight({
+          mounting,
+          fuel,
+          feed: fuel === 'diesel' ? null : feed,
+          bolts,
+          material: shell,
+          name: `On the lift, ${place}`,
+        })
+      : null);
   const needsGauge = gauge === null && !lies && complaint !== 'level';
   const waits = !file
     ? 'say what you see from below'
@@ -131,15 +141,17 @@ export default function FirstContact() {
                 { value: 'diesel', label: 'Diesel' },
               ]}
             />
-            <Choice
-              label="Feed"
-              value={feed}
-              onChoose={setFeed}
-              options={[
-                { value: 'injected', label: 'Injected' },
-                { value: 'carburettor', label: 'Carburettor' },
-              ]}
-            />
+            {fuel !== 'diesel' && (
+              <Choice
+                label="Feed"
+                value={feed}
+                onChoose={setFeed}
+                options={[
+                  { value: 'injected', label: 'Injected' },
+                  { value: 'carburettor', label: 'Carburettor' },
+                ]}
+              />
+            )}
             <Choice
               label="Tank"
               value={shell}
@@ -149,6 +161,17 @@ export default function FirstContact() {
                 { value: 'steel', label: 'Steel' },
               ]}
             />
+            {mounting === 'floor' && (
+              <Choice
+                label="Bolt heads: in the boot, or below?"
+                value={bolts}
+                onChoose={setBolts}
+                options={[
+                  { value: 'boot', label: 'In the boot' },
+                  { value: 'below', label: 'Below' },
+                ]}
+              />
+            )}
           </div>
         )}
         <div className="pt-3">

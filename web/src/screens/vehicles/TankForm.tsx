@@ -1,10 +1,15 @@
-import type { VehicleFile } from '@iron-cradle/core';
+import { pumpOf, pumpsFor, pumpWord, type PumpKind, type VehicleFile } from '@iron-cradle/core';
 import { useState } from 'react';
 import { Choice } from '../../ui/Choice.tsx';
 import { TextField } from '../../ui/TextField.tsx';
 import { ShapeSheet } from '../job/drain/ShapeSheet.tsx';
 import { RangeField } from './RangeField.tsx';
+import { Select } from './Select.tsx';
 import type { Draft } from './useDraft.ts';
+
+/** The pump people call so. */
+const pumpNamed = (word: string): PumpKind =>
+  (Object.keys(pumpWord) as PumpKind[]).find((pump) => pumpWord[pump] === word) ?? 'unknown';
 
 const whole = (text: string): number => Math.max(0, Math.round(Number(text) || 0));
 
@@ -61,6 +66,20 @@ export function TankForm({ draft }: { draft: Draft }) {
             { value: 'steel', label: 'steel' },
           ]}
           onChoose={(m) => change((f) => void (f.tank.material = m))}
+        />
+        <Select
+          label="Filled with"
+          value={file.fuel}
+          options={['petrol', 'e85', 'ethanol', 'diesel', 'biodiesel'] as const}
+          onChoose={(fuel) => change((f) => Object.assign(f, { fuel, fuelSystem: { ...f.fuelSystem, pump: 'unknown' } }))}
+        />
+        <Select
+          label="What pushes the fuel"
+          value={pumpWord[pumpOf(file)]}
+          options={[...pumpsFor(file), 'unknown' as const].map((pump) => pumpWord[pump])}
+          onChoose={(word) =>
+            change((f) => void (f.fuelSystem = { ...f.fuelSystem, pump: pumpNamed(word) }))
+          }
         />
         <RangeField
           label="Holds, L"

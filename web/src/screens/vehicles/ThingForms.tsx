@@ -1,4 +1,4 @@
-import { present } from '@iron-cradle/core';
+import { present, supportKinds } from '@iron-cradle/core';
 import type { Fastener, Obstruction, VehicleFile } from '@iron-cradle/core';
 import { Choice } from '../../ui/Choice.tsx';
 import { TextField } from '../../ui/TextField.tsx';
@@ -110,7 +110,7 @@ export function SupportsForm({ draft }: { draft: Draft }) {
             <Select
               label="Kind"
               value={support.kind}
-              options={['strap', 'bar', 'j-bolt', 'flange'] as const}
+              options={supportKinds}
               onChoose={(kind) => change((f) => void (f.supports[i]!.kind = kind))}
             />
             <Select

@@ -6,7 +6,14 @@ import { Chassis } from '../../drawings/chassis/Chassis.tsx';
 import { call } from '../../net/api.ts';
 import { useVehicles } from '../../net/queries.ts';
 import { useQueryClient } from '@tanstack/react-query';
+import { Sheet } from '../../ui/Sheet.tsx';
 import { freshId, idOf } from './fresh.ts';
+
+const burns = [
+  { fuel: 'petrol', label: 'Petrol' },
+  { fuel: 'e85', label: 'E85' },
+  { fuel: 'diesel', label: 'Diesel' },
+] as const;
 
 /** The vehicles the shop knows, and the seven mountings a new one begins from. */
 export default function VehiclesScreen() {
@@ -14,6 +21,7 @@ export default function VehiclesScreen() {
   const client = useQueryClient();
   const navigate = useNavigate();
   const [problem, setProblem] = useState<string | null>(null);
+  const [begun, setBegun] = useState<VehicleFile | null>(null);
   const all = vehicles.data ?? [];
   const own = all.filter((v) => !v.id.startsWith('archetype-'));
   const keep = async (file: VehicleFile) => {
@@ -72,7 +80,7 @@ export default function VehiclesScreen() {
           ))}
         </ul>
         <h2 className="pb-3 pt-8 text-24">Begin a new one from what you see</h2>
-        <div className="grid grid-cols-3 gap-3 wide:grid-cols-7">
+        <div className="grid grid-cols-3 gap-3 mid:grid-cols-4 wide:grid-cols-8">
           {all
             .filter((v) => v.id.startsWith('archetype-'))
             .map((file) => (
@@ -80,14 +88,32 @@ export default function VehiclesScreen() {
                 key={file.id}
                 type="button"
                 className="flex flex-col items-center border border-edge p-2 text-center"
-                data-begin={file.mounting}
-                onClick={() => copy(file)}
+                data-begin={file.id.replace('archetype-', '')}
+                onClick={() => setBegun(file)}
               >
                 <Chassis mounting={file.mounting} height={112} />
                 <span className="narrow text-16">{file.name}</span>
               </button>
             ))}
         </div>
+        <Sheet open={begun !== null} onClose={() => setBegun(null)} title="What does it burn?">
+          <p className="pb-3 text-quiet">
+            Draining, kilograms and labels follow it. What pushes the fuel is asked for where it decides something.
+          </p>
+          <div className="grid gap-3 mid:grid-cols-3">
+            {burns.map(({ fuel, label }) => (
+              <button
+                key={fuel}
+                type="button"
+                className="btn"
+                data-burns={fuel}
+                onClick={() => begun && copy({ ...begun, fuel, fuelSystem: { pump: 'unknown' } })}
+              >
+                {label}
+              </button>
+            ))}
+          </div>
+        </Sheet>
         <label className="btn mt-8 w-full cursor-pointer">
           Read a vehicle file
           <input

@@ -51,6 +51,7 @@ export function WaysForm({ title, ways, file, owner, onChange }: WaysFormProps) 
   const others = [
     ...file.connections.flatMap((c) => [c, ...c.clips.map((k) => ({ id: k.id, name: k.name ?? `${c.name} clip` }))]),
     ...file.obstructions,
+    ...file.supports,
   ].filter((thing) => thing.id !== owner);
   return (
     <section aria-label={title} className="grid gap-4">

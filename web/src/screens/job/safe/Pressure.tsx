@@ -9,6 +9,13 @@ import { Schools } from './Schools.tsx';
 const FULL = 400;
 const share = (kPa: number) => `${Math.min(100, (Math.sqrt(Math.max(0, kPa)) / Math.sqrt(FULL)) * 100)}%`;
 
+/** What counts instead of a reading, as the proof of the way that was chosen. */
+const insteadLabel = {
+  engineDied: 'Engine died, would not restart',
+  noSpurt: 'No spurt under a rag',
+  capOnly: 'No pressure by design, cap opened',
+};
+
 /** Residual pressure: live off the gauge where there is one, typed, or what counts instead. */
 export function Pressure() {
   const { state, enter, jobId } = useJob();
@@ -93,23 +100,19 @@ export function Pressure() {
       >
         Enter the reading
       </button>
-      <p className="text-quiet">Can’t read it? What counts instead{school ? `: ${school.proof.words}` : ''}:</p>
-      <div className="grid gap-3 mid:grid-cols-3">
-        <button
-          type="button"
-          className="btn"
-          data-instead="engineDied"
-          onClick={() => void enter('pressure', { instead: 'engineDied' })}
-        >
-          Engine died, would not restart
-        </button>
-        <button type="button" className="btn" onClick={() => void enter('pressure', { instead: 'noSpurt' })}>
-          No spurt under a rag
-        </button>
-        <button type="button" className="btn" onClick={() => void enter('pressure', { instead: 'capOnly' })}>
-          No pressure by design, cap opened
-        </button>
-      </div>
+      {school?.proof.instead && (
+        <>
+          <p className="text-quiet">Can’t read it? What counts instead:</p>
+          <button
+            type="button"
+            className="btn"
+            data-instead={school.proof.instead}
+            onClick={() => void enter('pressure', { instead: school.proof.instead! })}
+          >
+            {insteadLabel[school.proof.instead]}
+          </button>
+        </>
+      )}
     </div>
   );
 }

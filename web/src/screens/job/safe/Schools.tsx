@@ -1,4 +1,16 @@
-import { answerTo, SCHOOL, SEALED, schoolsFor, type School } from '@iron-cradle/core';
+import {
+  answerTo,
+  isSealed,
+  PUMP,
+  PUMP_RUNS,
+  pumpOf,
+  pumpsFor,
+  pumpWord,
+  SCHOOL,
+  SEALED,
+  schoolsFor,
+  type School,
+} from '@iron-cradle/core';
 import { useState } from 'react';
 import { useJob } from '../../../log/useJob.ts';
 import { Shape } from '../../../look/Shapes.tsx';
@@ -38,15 +50,21 @@ export function Schools() {
       ) : (
         <p>How does the pressure come out of this one? Each way has its own order against the battery.</p>
       )}
+      {pumpOf(state.vehicle) === 'unknown' && !state.signed && (
+        <div className="pt-3" data-asks="pump">
+          <PumpChoices />
+        </div>
+      )}
       {!state.signed && (
         <button type="button" className="btn mt-3 w-full" data-action="schools" onClick={() => setOpen(true)}>
           {chosen ? 'Another way' : 'Choose how it comes out'}
         </button>
       )}
       <Sheet open={open} onClose={() => setOpen(false)} title="How the pressure comes out">
+        <PumpChoices />
         <Choice
           label="Is the tank sealed, under pressure by design?"
-          value={answerTo(state, SEALED) ?? (state.vehicle.tank.sealed ? 'yes' : null)}
+          value={answerTo(state, SEALED) ?? (isSealed(state.vehicle) ? 'yes' : null)}
           onChoose={(value) => void answer(SEALED, value)}
           options={[
             { value: 'yes', label: 'Sealed' },
@@ -76,5 +94,32 @@ export function Schools() {
         <p className="pt-3 text-quiet">{schools[0]!.cautions.at(-1)}</p>
       </Sheet>
     </section>
+  );
+}
+
+/** What pushes the fuel decides what hurts; a pump that is complained of is weak, or dead. */
+function PumpChoices() {
+  const { state, answer } = useJob();
+  const pump = pumpOf(state.vehicle);
+  return (
+    <div className="grid gap-3 pb-3">
+      <Choice
+        label="What pushes the fuel?"
+        value={pump === 'unknown' ? null : pump}
+        onChoose={(value) => void answer(PUMP, value)}
+        options={pumpsFor(state.vehicle).map((value) => ({ value, label: pumpWord[value] }))}
+      />
+      {state.complaint === 'pump' && (
+        <Choice
+          label="Does its pump still run?"
+          value={answerTo(state, PUMP_RUNS) ?? null}
+          onChoose={(value) => void answer(PUMP_RUNS, value)}
+          options={[
+            { value: 'yes', label: 'It runs, weakly' },
+            { value: 'no', label: 'It is dead' },
+          ]}
+        />
+      )}
+    </div>
   );
 }

@@ -9,7 +9,7 @@ export {
   type CallQuestion,
 } from './call/index.ts';
 export { TEST_STOP } from './condition/index.ts';
-export { OPEN_BELOW, SCHOOL, schoolsFor, type School } from './depressurise/index.ts';
+export { OPEN_BELOW, PUMP_RUNS, SCHOOL, schoolsFor, type School } from './depressurise/index.ts';
 export { diagnose, QUICK_TEST, type QuickTest } from './diagnosis/index.ts';
 export {
   CAP_OPENS,
@@ -194,6 +194,7 @@ export {
 } from './shape/index.ts';
 export { heightInWords, planSheet, spokenStop, stepsOf, type PlanSheet, type SheetStop } from './steps/index.ts';
 export {
+  gatesBefore,
   endByEnd,
   marksAhead,
   nextStop,
@@ -257,7 +258,18 @@ export {
   vehicleSchema,
   type Connection,
   type Fastener,
+  asUsual,
+  byJack,
+  carriedBy,
+  isSealed,
+  PUMP,
+  pumpOf,
+  pumpsFor,
+  pumpWord,
+  supportKinds,
+  travelOf,
   type FeedKind,
+  type PumpKind,
   type Fitting,
   type Mounting,
   type Obstruction,

@@ -34,7 +34,8 @@ export const finding = defineKind<'finding', FindingBody, ConditionSlice>({
   version: 1,
   Body: FindingBody,
   apply: (own, body, { moment: { id, by, at } }) => void own.findings.push({ ...body, id, by, at }),
-  touches: ({ what }) => (what === TEST_STOP ? { reads: ['key'], writes: ['test stop'] } : { reads: [], writes: [] }),
+  touches: ({ what }, id) =>
+    what === TEST_STOP ? { reads: ['key'], writes: ['test stop'] } : { reads: [], writes: [`finding:${id}`] },
   words: ({ what }) => what,
   arbitrary: (f) => f.constant({ what: 'light film', where: 'floor', verdict: 'good' as const }),
 });

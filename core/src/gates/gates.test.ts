@@ -88,7 +88,52 @@ describe('gate 2', () => {
   });
 });
 
+describe('gate 2, by what carries the tank (common practice, no source)', () => {
+  const asked = (id: string) => {
+    const vehicle = archetypes.find((a) => a.id === `archetype-${id}`)!;
+    const state = foldJob(null, [logWriter('job')('opened', { name: 'x', complaint: 'pump', vehicle })])!;
+    return judgeGate(state, 2).map((j) => j.item);
+  };
+  test.each(['rail', 'seat', 'crosswise', 'wing', 'floor-hung'])('%s: a jack, and a second pair of hands', (id) => {
+    expect(asked(id).find((i) => i.id === 'jack')!.question).toMatch(/jack/);
+    expect(asked(id).map((i) => i.id)).toContain('helper');
+  });
+  test.each(['upright', 'floor', 'pads'])('%s: no word of a jack', (id) => {
+    expect(JSON.stringify(asked(id).map(({ question, caution }) => [question, caution]))).not.toMatch(
+      /(the|padded|both) jack|stays on the jack/,
+    );
+  });
+  test('straps are not asked for where there are none; one person is enough for pads', () => {
+    expect(asked('floor-hung').find((i) => i.id === 'helper')!.question).not.toMatch(/strap/);
+    expect(asked('pads').map((i) => i.id)).not.toContain('helper');
+    expect(asked('upright').map((i) => i.id)).toContain('helper');
+  });
+});
+
 describe('gate 3', () => {
+  test('a sender or pump job has something to test; another may have nothing', () => {
+    const outcome = (complaint: 'pump' | 'level' | 'rust') => {
+      const write = logWriter('job');
+      const state = foldJob(null, [
+        write('opened', { name: 'x', complaint, vehicle: archetypes[0]! }),
+        write('gateItem', { gate: 3, item: 'tests', answer: 'none' }),
+      ])!;
+      return judgeGate(state, 3).find((j) => j.item.id === 'tests')!.verdict.outcome;
+    };
+    expect([outcome('pump'), outcome('level'), outcome('rust')]).toEqual(['bad', 'bad', 'doubtful']);
+  });
+  test('a halt that was found holds it until the same place is found good', () => {
+    const job = start();
+    const found = (verdict: 'bad' | 'good') =>
+      job.log('finding', { what: 'hose inside', where: 'at the pump', verdict, note: 'new one on' });
+    const outcome = () => judgeGate(job.state, 3).find((j) => j.item.id === 'findings')!.verdict.outcome;
+    expect(outcome()).toBe('good');
+    found('bad');
+    expect(outcome()).toBe('bad');
+    expect(job.log('gate', { gate: 3 })?.text).toContain('found');
+    found('good');
+    expect(outcome()).toBe('good');
+  });
   test('a rag that is still in blocks it', () => {
     const job = start();
     job.log('gateItem', { gate: 3, item: 'tests', answer: 'passed' });
@@ -97,6 +142,24 @@ describe('gate 3', () => {
     expect(job.log('gate', { gate: 3 })?.owed[0]?.text).toContain('rag');
     job.log('takenOut', { key: job.state.items[0]!.key });
     expect(job.log('gate', { gate: 3 })).toBeNull();
+  });
+});
+
+describe('gate 4', () => {
+  const item = (job: ReturnType<typeof start>, id: string) => judgeGate(job.state, 4).find((j) => j.item.id === id)!;
+  test('asks for fuel first: a drained tank proves plug and gauge, no joint, and says so', () => {
+    const job = start();
+    job.log('fuelWitness', { witness: 'plugDry' });
+    job.log('fuelWitness', { witness: 'weight', reading: 12 });
+    expect(item(job, 'fuel').verdict).toMatchObject({ outcome: 'doubtful' });
+    expect(inWords(item(job, 'fuel').verdict.reasons[0]!.text)).toMatch(/no joint/);
+    job.log('fill', { litres: 15 });
+    expect(item(job, 'fuel').verdict.outcome).toBe('good');
+  });
+  test('nobody underneath is a question of its own', () => {
+    const job = start();
+    expect(item(job, 'under').verdict.outcome).toBe('unknown');
+    expect(job.log('gate', { gate: 4 })?.text).toContain('nobody under');
   });
 });
 

@@ -1,5 +1,14 @@
 import type { Verdict } from '../verdict/index.ts';
-import { judgeJoints, judgeMass, judgePressureOut, judgeThings, judgeWitnesses } from './judges.ts';
+import { byJack, carriedBy, type VehicleFile } from '../vehicle/index.ts';
+import {
+  judgeFindings,
+  judgeJoints,
+  judgeMass,
+  judgePressureOut,
+  judgeProofFuel,
+  judgeThings,
+  judgeWitnesses,
+} from './judges.ts';
 import type { GateFactsToJudge } from './facts.ts';
 import type { GateNumber } from './slice.ts';
 
@@ -15,6 +24,10 @@ export interface GateItem {
   caution: string;
   /** Answers to choose from, with what each is taken as; empty where it is judged. */
   answers: { value: string; label: string; outcome: Verdict['outcome']; says: string; next?: string }[];
+  /** Is it asked of this vehicle at all? */
+  applies?: (state: GateFactsToJudge) => boolean;
+  /** In the words of what carries this tank, or of what this job is. */
+  by?: (state: GateFactsToJudge) => Partial<Pick<GateItem, 'short' | 'question' | 'caution' | 'answers'>>;
   /** Judged from the log instead of being asked. */
   judge?: (state: GateFactsToJudge) => Verdict;
   /** Ids of the entries its judgement rests on. */
@@ -24,6 +37,51 @@ export interface GateItem {
 const yesNo = (yes: string, no: string, next: string): GateItem['answers'] => [
   { value: 'yes', label: yes, outcome: 'good', says: yes.toLowerCase() },
   { value: 'no', label: no, outcome: 'bad', says: no.toLowerCase(), next },
+];
+
+/** What must be there to take the weight, by what carries this tank. Common practice, no source. */
+function carrying(vehicle: VehicleFile): Partial<GateItem> {
+  const [first] = carriedBy(vehicle).by;
+  if (first === 'two jacks')
+    return {
+      question: 'Do both padded jacks carry it?',
+      caution:
+        'Or one, with a board of two thirds of the tank. Clear of every strap, just taking the load. A plastic tank dents.',
+      answers: yesNo('They carry it', 'Not yet', 'bring both jacks, or the board, under it'),
+    };
+  if (first === 'board on a jack')
+    return {
+      question: 'Does the board on the jack carry it?',
+      caution: 'The padded board under the whole floor, clear of every strap, just taking the load.',
+      answers: yesNo('It carries it', 'Not yet', 'bring board and jack under the middle of the weight'),
+    };
+  if (byJack(vehicle)) return {};
+  const people = carriedBy(vehicle).people;
+  return {
+    short: 'held',
+    question: people > 1 ? 'Do two people hold it?' : 'Is it held, and may it lie where it goes?',
+    caution: 'No jack under this one: hands, a padded board or bench where it goes, and it is dry.',
+    answers: yesNo('It is held', 'Not yet', people > 1 ? 'call the second pair of hands' : 'hold it first'),
+  };
+}
+
+/** A pump or a sender that is the job is not put back untested. */
+const mustBeTested: GateItem['answers'] = [
+  { value: 'passed', label: 'Tests passed', outcome: 'good', says: 'tests passed' },
+  {
+    value: 'none',
+    label: 'Nothing to test',
+    outcome: 'bad',
+    says: 'what this job is about was not tested',
+    next: 'test it on the bench, the new part too; the lead may decide otherwise with a reason',
+  },
+  {
+    value: 'no',
+    label: 'Not yet',
+    outcome: 'bad',
+    says: 'not tested',
+    next: 'test it on the bench: it costs minutes here and hours later',
+  },
 ];
 
 const service = 'The service information for this vehicle and local codes come first.';
@@ -101,7 +159,11 @@ export const gateItems: Record<GateNumber, GateItem[]> = {
       id: 'mass',
       short: 'weight',
       question: 'Is it light enough?',
-      caution: 'A part-full tank is outside every lifting method. It stays on the jack.',
+      caution: 'A part-full tank is outside every lifting method.',
+      by: ({ vehicle }) =>
+        byJack(vehicle)
+          ? { caution: 'A part-full tank is outside every lifting method. It stays on the jack.' }
+          : { caution: 'A part-full tank is outside every lifting method. It is carried dry, or not by hand.' },
       answers: [],
       judge: judgeMass,
       rests: ({ fuel }) => fuel.steps.filter((s) => s.counts && s.agrees).map((s) => s.id),
@@ -113,19 +175,29 @@ export const gateItems: Record<GateNumber, GateItem[]> = {
       caution:
         'Wide padded head under the middle of the weight, clear of every strap, just taking the load. A plastic tank dents.',
       answers: yesNo('Jack carries it', 'Not yet', 'bring the jack under the middle of the weight'),
+      by: ({ vehicle }) => carrying(vehicle),
     },
     {
       id: 'helper',
       short: 'helper',
       question: 'Second pair of hands for the straps?',
       caution: 'Two people at the moment the straps let go, or one strap walked down with plenty of thread left.',
+      applies: ({ vehicle }) => carriedBy(vehicle).whenSupportsLetGo > 1,
+      by: ({ vehicle }) =>
+        vehicle.supports.some((s) => s.kind === 'strap')
+          ? {}
+          : {
+              question: 'Second pair of hands when it lets go?',
+              caution:
+                'Two people at the moment the last fasteners let go, or two opposite ones left by a few threads.',
+            },
       answers: [
         { value: 'here', label: 'Helper is here', outcome: 'good', says: 'helper is here' },
         {
           value: 'walked',
-          label: 'One strap walked down',
+          label: 'Alone, the last one walked down',
           outcome: 'doubtful',
-          says: 'alone: one strap walked down with plenty of thread left',
+          says: 'alone: the last one walked down with plenty of thread left',
         },
         { value: 'no', label: 'Not yet', outcome: 'bad', says: 'no helper yet', next: 'call somebody for the straps' },
       ],
@@ -158,6 +230,16 @@ export const gateItems: Record<GateNumber, GateItem[]> = {
           next: 'test it on the bench: it costs minutes here and hours later',
         },
       ],
+      by: ({ complaint }) => (complaint === 'pump' || complaint === 'level' ? { answers: mustBeTested } : {}),
+    },
+    {
+      id: 'findings',
+      short: 'found',
+      question: 'Is what was found bad answered?',
+      caution: 'What goes back sound: repaired, replaced or cleaned, and looked at again.',
+      answers: [],
+      judge: judgeFindings,
+      rests: ({ findings }) => findings.map((f) => f.id),
     },
     {
       id: 'seal',
@@ -192,8 +274,24 @@ export const gateItems: Record<GateNumber, GateItem[]> = {
       id: 'wiped',
       short: 'dry',
       question: 'Joints wiped dry, tray under?',
-      caution: 'A dry joint shows the first drop. Eyes covered, nobody under it while the pump runs.',
+      caution: 'A dry joint shows the first drop. Eyes covered.',
       answers: yesNo('Wiped dry', 'Not yet', 'wipe every joint dry'),
+    },
+    {
+      id: 'fuel',
+      short: 'fuel',
+      question: 'Is there fuel to prove with?',
+      caution: 'Sound fuel, through the neck or put in on the bench; never poured at an open port under the vehicle.',
+      answers: [],
+      judge: judgeProofFuel,
+      rests: ({ fills, moves }) => [...fills, ...moves].map((f) => f.id),
+    },
+    {
+      id: 'under',
+      short: 'nobody under',
+      question: 'Is nobody underneath?',
+      caution: 'Nobody lies under it while the key is turned or the pump runs; every open end is shut.',
+      answers: yesNo('Nobody is', 'Not yet', 'come out from under it first'),
     },
     {
       id: 'battery',

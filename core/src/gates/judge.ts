@@ -22,7 +22,9 @@ export interface JudgedItem {
  * @example judgeGate(state, 1).every((j) => j.through)
  */
 export function judgeGate(state: GateFactsToJudge, gate: GateNumber): JudgedItem[] {
-  return gateItems[gate].map((item) => {
+  const asked = gateItems[gate].filter((item) => item.applies?.(state) ?? true);
+  return asked.map((plain) => {
+    const item = { ...plain, ...plain.by?.(state) };
     const given = state.gates[gate].answers[item.id];
     const verdict = item.judge ? item.judge(state) : answered(item, given?.answer);
     const excepted = given?.excepted ?? null;

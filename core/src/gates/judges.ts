@@ -6,7 +6,8 @@ import type { Verdict } from '../verdict/index.ts';
 import { portDrop } from '../hang/index.ts';
 import { makeWindow, type LedgerItem } from '../ledger/index.ts';
 import { litres } from '../quantity/index.ts';
-import { lineOf, madeBeforeKeyOn, splitKey } from '../vehicle/index.ts';
+import { TEST_STOP } from '../condition/index.ts';
+import { estimateOf, lineOf, madeBeforeKeyOn, splitKey } from '../vehicle/index.ts';
 import type { GateFactsToJudge } from './facts.ts';
 
 /** Gate items that are judged from the log instead of being asked. */
@@ -120,5 +121,51 @@ export function judgeJoints(state: GateFactsToJudge): Verdict {
     outcome: 'bad',
     reasons: due.map(({ name }) => ({ text: `${name} is open`, basis: computed('ledger and reach') })),
     next: due.map(({ name }) => `make ${name}`),
+  };
+}
+
+/** Litres above what the pick-up leaves that a pump needs to push fuel against the joints. Common practice, no source. */
+const PROOF_LITRES = 5;
+
+/**
+ * Is there fuel to prove with? Less does not stop the key: then the test proves plug, sender and ground, and says so.
+ *
+ * @example judgeProofFuel(state).outcome // 'doubtful' with a drained tank
+ */
+export function judgeProofFuel(state: GateFactsToJudge): Verdict {
+  const { aboard } = state.fuel;
+  const stays = estimateOf(state.vehicle, state.vehicle.tank.unusable);
+  const least = stays.hi + PROOF_LITRES;
+  const reason = {
+    figure: [litres(aboard.lo, aboard.hi)],
+    limit: [litres(least, least)],
+    basis: computed('what the pick-up leaves, and 5 L to push'),
+  };
+  if (aboard.lo >= least)
+    return { outcome: 'good', reasons: [{ text: 'fuel covers the pick-up', ...reason }], next: [] };
+  return {
+    outcome: 'doubtful',
+    reasons: [
+      { text: 'not surely enough to wet a joint: this test proves plug, sender and ground, no joint', ...reason },
+    ],
+    next: ['put sound fuel in through the neck, or the joints’ proof is owed at home'],
+  };
+}
+
+/**
+ * Is everything that was found bad answered? Of what was found at one place the newest word counts.
+ *
+ * @example judgeFindings(state).outcome // 'bad' while a halt stands
+ */
+export function judgeFindings({ findings }: Pick<GateFactsToJudge, 'findings'>): Verdict {
+  const newest = new Map(findings.filter((f) => f.what !== TEST_STOP).map((f) => [`${f.what}/${f.where}`, f]));
+  const bad = [...newest.values()].filter((f) => f.verdict === 'bad');
+  const basis = computed('newest finding of each place');
+  if (bad.length === 0)
+    return { outcome: 'good', reasons: [{ text: 'nothing that was found bad is left', basis }], next: [] };
+  return {
+    outcome: 'bad',
+    reasons: bad.map((f) => ({ text: `${f.what}, ${f.where}: halt`, basis })),
+    next: bad.map((f) => `repair, replace or clean it, then enter how ${f.where} looks now`),
   };
 }

@@ -71,7 +71,7 @@ const readsOf: Record<GateNumber, string[]> = {
   1: ['pressure', 'gate:1:air', 'gate:1:heat', 'gate:1:support', 'gate:1:hands'],
   2: ['fuel', 'gate:2:battery', 'gate:2:jack', 'gate:2:helper'],
   3: ['gate:3:tests', 'gate:3:seal'],
-  4: ['gate:4:wiped', 'gate:4:battery'],
+  4: ['gate:4:wiped', 'gate:4:battery', 'gate:4:under', 'fuel'],
 };
 
 /** How each item comes out now, and on which entries that rests. */

@@ -97,8 +97,8 @@ export type TankState = { vehicle: VehicleFile; shop: ShopFigures } & Pick<
   'pose' | 'slack' | 'eyed' | 'doubts' | 'looked' | 'taut' | 'reached' | 'notDone' | 'out' | 'goal' | 'extras'
 > &
   Pick<LedgerSlice, 'off' | 'items'> & {
-    /** May the key be turned: does gate 4 stand? */
-    gates: Readonly<Record<4, { passed: object | null }>>;
+    /** May it be opened, may the supports come off, may the key be turned: which of those gates stand? */
+    gates: Readonly<Record<1 | 2 | 4, { passed: object | null }>>;
     /** What was found; the look with the key on is one. */
     findings: readonly { what: string }[];
   };

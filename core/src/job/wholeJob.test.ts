@@ -62,7 +62,7 @@ function work(seed: number) {
     const stop = nextUp(state);
     if (stop.pose.f !== state.pose.f || stop.pose.r !== state.pose.r) log('moved', { to: stop.pose, why: 'raised' });
     for (const item of stop.items) log(splitKey(item.key).kind === 'line' ? 'made' : 'restored', { key: item.key });
-    if (stop.kind === 'test' && !state.gates[4].passed) say(4, { wiped: 'yes', battery: 'yes' });
+    if (stop.kind === 'test' && !state.gates[4].passed) say(4, { wiped: 'yes', battery: 'yes', under: 'yes' });
     else if (stop.kind === 'test')
       log('finding', { what: 'test stop', where: 'top of the tank', verdict: 'good', note: 'joints dry' });
     if (stop.kind === 'home') break;

@@ -1,4 +1,4 @@
-import type { VehicleFile } from '../vehicle/index.ts';
+import { byJack, isElectric, pumpOf, type VehicleFile } from '../vehicle/index.ts';
 
 interface OnceStep {
   what: string;
@@ -32,25 +32,32 @@ export function onceOrder(state: { vehicle: VehicleFile }, ownPump: boolean): On
   const steps: OnceStep[] = [];
   if (wheel)
     steps.push({ what: 'crack the wheel nuts on the ground', why: 'in the air the wheel turns and the vehicle rocks' });
-  steps.push({ what: 'up on the lift or stands, chocked', why: 'once, and high enough for the way the tank leaves' });
+  if (byJack(vehicle))
+    steps.push({ what: 'up on the lift or stands, chocked', why: 'once, and high enough for the way the tank leaves' });
   if (wheel)
     steps.push({
       what: `wheel off, once: ${[...throughWheel, 'liner'].slice(0, 3).join(', ')}`,
       why: 'it stays off until the last thing behind it is back',
     });
-  steps.push({
-    what: ownPump
-      ? 'with the battery on: quick tests, pressure, its own pump'
-      : 'with the battery on: quick tests, pressure',
-    why: 'pump, scan tool and windows need it',
-  });
-  steps.push({ what: 'battery negative off, key out', why: 'after the pump, before the straps' });
+  const electric = isElectric(pumpOf(vehicle));
+  if (electric)
+    steps.push({
+      what: ownPump
+        ? 'with the battery on: quick tests, pressure, its own pump'
+        : 'with the battery on: quick tests, pressure',
+      why: 'pump, scan tool and windows need it',
+    });
+  steps.push({ what: 'battery negative off, key out', why: 'before the supports come off' });
   if (back.length > 0)
     steps.push({ what: `clear once: ${back.join(', ')}`, why: 'before the first stop that meets them' });
-  steps.push({ what: 'down, bench, up to the test stop', why: 'the straps come last down and first up' });
+  steps.push(
+    byJack(vehicle)
+      ? { what: 'down, bench, up to the test stop', why: 'the supports come last down and first up' }
+      : { what: 'out, bench, home and on its supports', why: 'nobody holds a tank while a key turns' },
+  );
   steps.push({
-    what: 'battery on at the test stop, and it stays on',
-    why: 'gauge, pump and joints are looked at while they can be',
+    what: byJack(vehicle) ? 'battery on at the test stop, and it stays on' : 'battery on for the test, at home',
+    why: electric ? 'gauge, pump and joints are looked at while they can be' : 'the gauge is looked at; primed by hand',
   });
   if (back.length > 0)
     steps.push({ what: `back once: ${back.slice().reverse().join(', ')}`, why: 'with their torque and their wires' });

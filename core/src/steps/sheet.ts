@@ -6,7 +6,7 @@ import { isLevel, poseInWords, type Pose } from '../pose/index.ts';
 import { handUnitNear, type UnitSystem } from '../quantity/index.ts';
 import type { Route } from '../route/index.ts';
 import { actionsOf, afterStop, routeDown, routeModel, TEST, wayUp, type View } from '../stops/index.ts';
-import { shortName, splitKey } from '../vehicle/index.ts';
+import { byJack, shortName, splitKey, type VehicleFile } from '../vehicle/index.ts';
 import { stepsOf } from './steps.ts';
 
 /** A stop as it stands on paper. */
@@ -41,8 +41,8 @@ export interface PlanSheet {
   caution: string;
 }
 
-const CAUTION =
-  'No flame, no spark, cold light only; air through; eyes and hands covered; jack padded and in place. ' +
+const cautionFor = (vehicle: VehicleFile): string =>
+  `No flame, no spark, cold light only; air through; eyes and hands covered; ${byJack(vehicle) ? 'what carries it padded and in place' : 'dry, and hands enough to hold it'}. ` +
   'The service information of the vehicle and local codes come first.';
 
 /**
@@ -75,7 +75,7 @@ export function planSheet(state: JobState): PlanSheet {
     down,
     up: upStops(state, descended(state) ? state : below(state, route)),
     asks: route ? asks(model, route).map(({ key, mm }) => ({ name: shortName(nameOf(state, key)), mm })) : [],
-    caution: CAUTION,
+    caution: cautionFor(state.vehicle),
   };
 }
 

@@ -11,6 +11,9 @@ function line(id: string, slack: number, from: number, more: Partial<Connection>
   const ways = plain.part.map((way) => ({ ...way, minutes: r(3) }));
   return { ...plain, part: ways, make: ways };
 }
+/** The supports as they come off, once gate 2 is passed. */
+const supportsOf = (state: JobState) =>
+  nextStop({ ...state, gates: { ...state.gates, 2: { passed: {} } } }).actions.filter((a) => a.type === 'support');
 const begin = (more: Partial<VehicleFile>): JobState =>
   foldJob(null, [
     logWriter('job')('opened', {
@@ -53,18 +56,28 @@ describe('a stop, hand by hand', () => {
 
   test('the jack carries before the first strap, the last one is a moment for two; head and other side by name', () => {
     const state = begin({ fasteners: [{ ...rail.fasteners[0]!, hex: '15 mm', counter: '13 mm' }] });
-    const steps = stepsOf(
-      state,
-      nextStop(state).actions.filter((a) => a.type === 'support'),
-    );
+    const steps = stepsOf(state, supportsOf(state));
     expect(steps[0]).toMatchObject({
-      text: expect.stringMatching(/^padded jack/) as string,
+      text: expect.stringMatching(/^padded jacks/) as string,
       caution: expect.any(String) as string,
     });
-    expect(steps.filter((s) => s.text.startsWith('padded jack'))).toHaveLength(1);
+    expect(steps.filter((s) => s.text.startsWith('padded jacks'))).toHaveLength(1);
     expect(steps[1]!.tools).toEqual(['15 mm socket', '13 mm spanner for the other side']);
     expect(steps[1]!.text).toMatch(/last few threads/);
     expect(steps.at(-1)!.caution).toMatch(/two people/);
+  });
+
+  test.each([
+    ['upright', /two people hold it/],
+    ['floor', /two people hold it/],
+    ['pads', /a hand on it/],
+    ['crosswise', /board on the jack/],
+  ])('%s: the weight is taken by what carries this one', (id, words) => {
+    const vehicle = archetypes.find((a) => a.id === `archetype-${id}`)!;
+    const state = foldJob(null, [logWriter('job')('opened', { name: 'x', complaint: 'pump', vehicle })])!;
+    const texts = stepsOf(state, supportsOf(state)).map((s) => `${s.text} ${s.tools.join()} ${s.caution ?? ''}`);
+    expect(texts[0]).toMatch(words);
+    if (id !== 'crosswise') expect(texts.join()).not.toMatch(/jack/);
   });
 
   test('said aloud in one breath', () => {

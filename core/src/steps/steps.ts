@@ -1,7 +1,16 @@
 import { present } from '../errors/index.ts';
 import type { TankState } from '../hang/index.ts';
-import type { Action } from '../stops/index.ts';
-import { keyOf, splitKey, type Connection, type Fitting, type Support } from '../vehicle/index.ts';
+import { carryingWord, type Action } from '../stops/index.ts';
+import {
+  byJack,
+  carriedBy,
+  keyOf,
+  splitKey,
+  type Connection,
+  type Fitting,
+  type Support,
+  type VehicleFile,
+} from '../vehicle/index.ts';
 
 /** One thing a hand does, in order. */
 interface Step {
@@ -48,14 +57,38 @@ const supportOff: Record<Support['kind'], string[]> = {
   bar: ['nuts back to their last few threads, turn about', 'lift a few millimetres if it pinches', 'off, numbered'],
   'j-bolt': ['nut back to its last few threads', 'unhook it', 'off, numbered by place'],
   bolt: ['bolt out, bagged with its washers and spacers by place'],
-  flange: ['bolts out crosswise, two opposite ones left by a few threads', 'the last two with the jack carrying'],
+  flange: ['bolts out crosswise, two opposite ones left by a few threads', 'the last two as it is carried'],
 };
 
-const jackUnder: Step = {
-  text: 'padded jack under the middle of the weight, just taking the load, clear of every strap',
-  tools: ['jack', 'pad'],
-  caution: 'stay out from under it until the jack carries',
-};
+/** What takes the weight before the first support goes. Common practice, no source. */
+function carrierUnder(vehicle: VehicleFile): Step {
+  const { by, people } = carriedBy(vehicle);
+  const caution = `stay out from under it until ${carryingWord(vehicle).replace('just ', '')}`;
+  if (!byJack(vehicle))
+    return {
+      text:
+        people > 1 ? 'two people hold it, a padded board where it goes' : 'a hand on it, the place it goes to padded',
+      tools: by.includes('board') ? ['padded board'] : [],
+      caution: 'it is dry, and tips towards you as the last one lets go',
+    };
+  if (by[0] === 'two jacks')
+    return {
+      text: 'padded jacks under both ends, or one with a board of two thirds of the tank, just taking the load, clear of every strap',
+      tools: ['two jacks', 'pads'],
+      caution,
+    };
+  if (by[0] === 'board on a jack')
+    return {
+      text: 'padded board on the jack under the whole floor, just taking the load, clear of every strap',
+      tools: ['jack', 'padded board'],
+      caution,
+    };
+  return {
+    text: 'padded jack under the middle of the weight, just taking the load, clear of every strap',
+    tools: ['jack', 'pad'],
+    caution,
+  };
+}
 
 function supportSteps(state: TankState, support: Support, last: boolean): Step[] {
   const fastener = state.vehicle.fasteners.find((f) => f.id === support.fastener);
@@ -92,7 +125,7 @@ export function stepsOf(state: TankState, actions: readonly Action[], tags: Reco
         action.key,
       );
       const steps = supportSteps(state, support, action === supports.at(-1) && supports.length > 1);
-      return action === supports[0] ? [jackUnder, ...steps] : steps;
+      return action === supports[0] ? [carrierUnder(state.vehicle), ...steps] : steps;
     }
     const line = state.vehicle.connections.find((c) => c.id === splitKey(action.key).id);
     return action.type === 'part' && line ? lineSteps(action, line, tag) : otherSteps(action, tag);

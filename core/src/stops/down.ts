@@ -17,6 +17,7 @@ import { isOff } from '../ledger/index.ts';
 import { deepest, dropAt, GRID, gridDown, isHome, level, samePose, type Pose } from '../pose/index.ts';
 import { keyOf, type Support, type Way } from '../vehicle/index.ts';
 import { actionsAt } from './actions.ts';
+import { beforeDrained } from './gatesBefore.ts';
 import { guide } from './guide.ts';
 import type { Action, Stop } from './types.ts';
 
@@ -31,6 +32,10 @@ import type { Action, Stop } from './types.ts';
  */
 export function nextStop(state: TankState, margins: Margins = state.shop): Stop {
   const stop = planned(state, margins);
+  // Gate 2 stands before the supports: until it is passed there is what can be done without it.
+  const first = stop.kind === 'start' && state.gates[2].passed === null ? beforeDrained(state, stop.actions) : [];
+  if (first.length > 0 && first.length < stop.actions.length)
+    return stopAt(state, { pose: stop.pose, kind: 'start', margins, work: first });
   if (state.looked || deepest(stop.pose) < state.vehicle.clear || stop.kind === 'held') return stop;
   // Something that nobody listed may be on: nothing goes to the ground without one look from a stop.
   const { pose } = state;

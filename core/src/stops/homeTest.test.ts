@@ -32,7 +32,7 @@ describe('the test stop of every mounting', () => {
       if (stop.kind !== 'test') continue;
       expect(stop.pose.f).toBeLessThanOrEqual(top?.f ?? 0);
       expect(judgeGate(state, 4).find((j) => j.item.id === 'joints')!.verdict.outcome).toBe('good');
-      for (const item of ['wiped', 'battery'])
+      for (const item of ['wiped', 'battery', 'under'])
         state = foldJob(state, [write('gateItem', { gate: 4, item, answer: 'yes' })])!;
       state = { ...foldJob(state, [write('gate', { gate: 4 })])!, out: true };
       tested = state.gates[4].passed !== null;

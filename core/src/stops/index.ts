@@ -1,4 +1,5 @@
 export { carryingWord } from './carrying.ts';
+export { gatesBefore } from './gatesBefore.ts';
 export { TEST } from './ascent.ts';
 export { planChanged } from './changes.ts';
 export { nextStop, stepHeight, stopAt } from './down.ts';

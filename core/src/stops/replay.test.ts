@@ -243,6 +243,7 @@ describe('every stop replayed by the rules alone', () => {
           log('finding', { what: 'test stop', where: 'top of the tank', verdict: 'good', note: 'joints dry' });
         else if (stop.kind === 'test') {
           log('gateItem', { gate: 4, item: 'wiped', answer: 'yes' });
+          log('gateItem', { gate: 4, item: 'under', answer: 'yes' });
           log('gateItem', { gate: 4, item: 'battery', answer: 'yes' });
           log('gate', { gate: 4 });
         }

@@ -38,6 +38,7 @@ describe('up, worked by hand', () => {
     for (const key of ['line:a', 'line:b', 'line:c']) job.log('made', { key });
     expect(nextUp(job.state)).toMatchObject({ kind: 'test', pose: { f: 60 }, items: [] });
     job.log('gateItem', { gate: 4, item: 'wiped', answer: 'yes' });
+    job.log('gateItem', { gate: 4, item: 'under', answer: 'yes' });
     job.log('gateItem', { gate: 4, item: 'battery', answer: 'yes' });
     job.log('gate', { gate: 4 });
     expect(nextUp(job.state)).toMatchObject({ kind: 'test', pose: { f: 60 }, items: [] });
@@ -50,6 +51,7 @@ describe('up, worked by hand', () => {
     job.log('moved', { to: { f: 60, r: 60 }, why: 'raised' });
     job.log('made', { key: 'line:a' });
     job.log('gateItem', { gate: 4, item: 'wiped', answer: 'yes' });
+    job.log('gateItem', { gate: 4, item: 'under', answer: 'yes' });
     job.log('gateItem', { gate: 4, item: 'battery', answer: 'yes' });
     job.log('gate', { gate: 4 });
     expect(job.state.gates[4].passed).toBeNull();
@@ -121,7 +123,7 @@ describe('up, led by the search', () => {
     expect(next).toMatchObject({ kind: 'test', items: [{ key: 'line:b' }] });
     job.log('moved', { to: { f: 0, r: 0 }, why: 'raised' });
     job.log('made', { key: 'line:b' });
-    for (const item of ['wiped', 'battery']) job.log('gateItem', { gate: 4, item, answer: 'yes' });
+    for (const item of ['wiped', 'battery', 'under']) job.log('gateItem', { gate: 4, item, answer: 'yes' });
     job.log('gate', { gate: 4 });
     job.log('finding', { what: 'test stop', where: 'top of the tank', verdict: 'good', note: 'joints dry' });
     expect(nextUp(job.state)).toMatchObject({ kind: 'home', items: [{ key: 'line:fill', sure: false }] });
@@ -145,7 +147,7 @@ describe('up, led by the search', () => {
     job.log('moved', { to: { f: 45, r: 45 }, why: 'raised' });
     job.log('made', { key: 'line:a' });
     expect(wayUp(job.state)!.view).toBe('surest');
-    for (const item of ['wiped', 'battery']) job.log('gateItem', { gate: 4, item, answer: 'yes' });
+    for (const item of ['wiped', 'battery', 'under']) job.log('gateItem', { gate: 4, item, answer: 'yes' });
     job.log('gate', { gate: 4 });
     job.log('finding', { what: 'test stop', where: 'top of the tank', verdict: 'good', note: 'joints dry' });
     expect(nextUp(job.state)).toMatchObject({ pose: { f: 30, r: 30 }, items: [{ key: 'line:b', sure: true }] });

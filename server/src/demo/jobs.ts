@@ -101,7 +101,8 @@ class Story {
           { key: item.key, ...(item.way ? { way: item.way } : {}) },
           3,
         );
-      if (stop.kind === 'test' && !this.state.gates[4].passed) this.gate(4, { wiped: 'yes', battery: 'yes' });
+      if (stop.kind === 'test' && !this.state.gates[4].passed)
+        this.gate(4, { wiped: 'yes', battery: 'yes', under: 'yes' });
       else if (stop.kind === 'test')
         this.log('keyOn', { where: 'test stop', primed: 'pump' }, 1)
           .log(
@@ -223,6 +224,11 @@ export function demoJobs(now: Date): Entry[][] {
       10,
     )
     .log('replaced', { key: 'line:vent', words: 'low-permeation grade, 320 mm' }, 4)
+    .log(
+      'finding',
+      { what: 'vent hose of the wrong grade, split', where: 'tank end', verdict: 'good', note: 'new hose on' },
+      2,
+    )
     .gate(3, { tests: 'none', seal: 'closed' })
     .up();
   for (const key of saloon.state.items.filter((i) => i.kind === 'support').map((i) => i.key))

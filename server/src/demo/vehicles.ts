@@ -1,4 +1,4 @@
-import { archetypes, type Connection, type Range, type VehicleFile, present } from '@iron-cradle/core';
+import { archetypes, asUsual, type Connection, type Range, type VehicleFile, present } from '@iron-cradle/core';
 
 /** The shop's measured vehicles. All invented: plain names, plain figures. */
 
@@ -6,13 +6,13 @@ const exactly = (mm: number): Range => ({ lo: mm, typ: mm, hi: mm, basis: { kind
 const between = (lo: number, typ: number, hi: number): Range => ({ lo, typ, hi, basis: { kind: 'measured' } });
 
 function from(id: string, change: (file: VehicleFile) => void): VehicleFile {
-  const file = structuredClone(
-    present(
-      archetypes.find((a) => a.id === id),
-      'archetype',
-      id,
-    ),
+  const found = present(
+    archetypes.find((a) => a.id === id),
+    'archetype',
+    id,
   );
+  // Somebody looked at this one: there are no looks left to be had.
+  const file = { ...structuredClone(asUsual(found)), variants: [] };
   change(file);
   return file;
 }
@@ -45,13 +45,19 @@ const van4 = from('archetype-rail', (file) => {
   line(file, 'plug').slack = exactly(80);
   line(file, 'vent').slack = { lo: 45, typ: 75, hi: 110, basis: { kind: 'typical' } };
   line(file, 'filler').slack = exactly(120);
+  file.connections = file.connections.filter((c) => c.id !== 'vent-rear');
+  file.obstructions = file.obstructions.filter((o) => o.id !== 'crossmember');
+  for (const support of file.supports)
+    for (const way of support.on ?? []) way.after = way.after.filter((id) => id !== 'crossmember');
   for (const id of ['feed', 'return', 'plug', 'vent']) {
     line(file, id).part[0]!.reachFrom = between(25, 35, 40);
     line(file, id).make[0]!.reachFrom = between(30, 40, 45);
   }
-  // The filter end is behind a guard here: the feed parts on top or not at all.
-  line(file, 'feed').part = [line(file, 'feed').part[0]!];
-  line(file, 'feed').make = [line(file, 'feed').make[0]!];
+  // The filter end is behind a guard here: feed and return part on top or not at all.
+  for (const id of ['feed', 'return']) {
+    line(file, id).part = [line(file, id).part[0]!];
+    line(file, id).make = [line(file, id).make[0]!];
+  }
   file.fasteners[0]!.torque = between(38, 40, 44);
   file.notes = ['Stone shield: two of its bolts were missing in spring.'];
 });
@@ -59,6 +65,7 @@ const van4 = from('archetype-rail', (file) => {
 /** A school minibus, crosswise, whose heater line is too short to let the tank down. */
 const minibus = from('archetype-crosswise', (file) => {
   Object.assign(file, { id: 'minibus', name: 'Minibus, school run', basis: 'measured', fuel: 'diesel' });
+  file.fuelSystem = { pump: 'dieselSupply', place: 'tank' };
   file.tank.litres = exactly(70);
   // Two lobes over the shaft: what lies in the right one is out of the pump’s reach.
   file.tank.shape = {
@@ -93,13 +100,18 @@ const minibus = from('archetype-crosswise', (file) => {
   heater.part = [{ ...heater.part[0]!, id: 'heater-top', reachFrom: between(70, 80, 90), tools: ['split ring tool'] }];
   heater.make = [{ ...heater.make[0]!, id: 'heater-top', reachFrom: between(60, 70, 80) }];
   file.connections.push(heater);
-  file.obstructions[0]!.blocksAt = exactly(80);
+  present(
+    file.obstructions.find((o) => o.id === 'exhaust'),
+    'obstruction',
+    'exhaust',
+  ).blocksAt = exactly(80);
   file.fasteners[0]!.torque = between(45, 48, 50);
 });
 
 /** A farm pickup, along the rail, seen often. */
 const pickup2 = from('archetype-rail', (file) => {
   Object.assign(file, { id: 'pickup-2', name: 'Pickup 2, farm', basis: 'measured', fuel: 'diesel' });
+  file.fuelSystem = { pump: 'dieselLift', place: 'tank' };
   file.tank.material = 'steel';
   file.tank.litres = exactly(75);
   file.tank.shape = { kind: 'cylinder', length: 1100, width: 300, height: 300 };

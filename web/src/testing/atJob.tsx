@@ -54,6 +54,20 @@ export function logOf(entries: readonly { kind: EntryKind; body: unknown }[], ve
   ];
 }
 
+const said = (gate: 1 | 2, answers: Record<string, string>) =>
+  Object.entries(answers).map(([item, answer]) => ({ kind: 'gateItem' as const, body: { gate, item, answer } }));
+
+/** Gates 1 and 2 gone through: it may be opened, it is dry, and the supports may come off. */
+export const mayBeOpened: { kind: EntryKind; body: unknown }[] = [
+  ...said(1, { air: 'yes', heat: 'yes', support: 'yes', hands: 'yes' }),
+  { kind: 'pressure', body: { reading: 3 } },
+  { kind: 'gate', body: { gate: 1 } },
+  { kind: 'fuelWitness', body: { witness: 'plugDry' } },
+  { kind: 'fuelWitness', body: { witness: 'dip', reading: 0 } },
+  ...said(2, { battery: 'yes', jack: 'yes', helper: 'here' }),
+  { kind: 'gate', body: { gate: 2 } },
+];
+
 /** Who is signed in, in which units, with addresses: what every screen stands in. */
 export function Surroundings({ children, units = 'metric' }: { children: ReactNode; units?: UnitSystem }) {
   const client = useMemo(() => {

@@ -94,8 +94,8 @@ describe('the record', () => {
       { kind: 'jointSeen', body: { key: 'line:vent', seen: 'weeps', checks: ['wiped'] } },
     );
     expect(page()).toContain(`${support.name}: 40 N·m`);
-    const row = screen.getByRole('row', { name: /vent/ });
-    expect(row.textContent).toMatch(/3 vent.*weeps.*Ines Calder/);
+    const row = screen.getByRole('row', { name: /front vent/ });
+    expect(row.textContent).toMatch(/front vent.*weeps.*Ines Calder/);
     expect(within(row).getByRole('img').getAttribute('aria-label')).not.toMatch(/^go/);
   });
 

@@ -71,15 +71,15 @@ export function TankForm({ draft }: { draft: Draft }) {
           label="Filled with"
           value={file.fuel}
           options={['petrol', 'e85', 'ethanol', 'diesel', 'biodiesel'] as const}
-          onChoose={(fuel) => change((f) => Object.assign(f, { fuel, fuelSystem: { ...f.fuelSystem, pump: 'unknown' } }))}
+          onChoose={(fuel) =>
+            change((f) => Object.assign(f, { fuel, fuelSystem: { ...f.fuelSystem, pump: 'unknown' } }))
+          }
         />
         <Select
           label="What pushes the fuel"
           value={pumpWord[pumpOf(file)]}
           options={[...pumpsFor(file), 'unknown' as const].map((pump) => pumpWord[pump])}
-          onChoose={(word) =>
-            change((f) => void (f.fuelSystem = { ...f.fuelSystem, pump: pumpNamed(word) }))
-          }
+          onChoose={(word) => change((f) => void (f.fuelSystem = { ...f.fuelSystem, pump: pumpNamed(word) }))}
         />
         <RangeField
           label="Holds, L"

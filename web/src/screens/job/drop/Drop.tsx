@@ -8,7 +8,7 @@ import { useKeys } from '../../../app/keys.tsx';
 import { useJob } from '../../../log/useJob.ts';
 import { Strap } from '../../../look/Strap.tsx';
 import { Band } from '../../../ui/Band.tsx';
-import { descended, heightInWords, lengthIn, spokenStop } from '@iron-cradle/core';
+import { descended, gatesBefore, heightInWords, lengthIn, spokenStop } from '@iron-cradle/core';
 import { LineSheet } from '../LineFacts.tsx';
 import { useTakeBack } from '../useTakeBack.ts';
 import { OffSheet } from '../OffSheet.tsx';
@@ -17,6 +17,7 @@ import { Stage } from './Stage.tsx';
 import { StepByStep } from './StepByStep.tsx';
 import { Changed, Held, StopHead, StopList } from './NowParts.tsx';
 import { AheadSheet } from './AheadSheet.tsx';
+import { GateFirst, gateStation } from './GateFirst.tsx';
 import { SomethingHolds } from './SomethingHolds.tsx';
 import { RoomLeft } from './RoomLeft.tsx';
 import { strapWords } from './useBundle.ts';
@@ -44,9 +45,16 @@ export default function Drop() {
         tags: descent.tags,
         look: stop.kind === 'stop' || stop.kind === 'creep',
       });
-  const go = () => (down ? void navigate(`/jobs/${jobId}/bench`) : void descent.confirm());
+  const ticked = stop.actions.filter((a) => !bundle.unticked.includes(a.key));
+  const gate = down ? undefined : gatesBefore(state, { actions: ticked, pose: stop.pose })[0];
+  const go = () =>
+    down
+      ? void navigate(`/jobs/${jobId}/bench`)
+      : gate
+        ? void navigate(`/jobs/${jobId}/${gateStation[gate]}`)
+        : void descent.confirm();
   const keys = useKeys([
-    { key: 'Enter', does: 'all as said, or on to the bench', run: go },
+    { key: 'Enter', does: 'all as said, the gate that is open, or on to the bench', run: go },
     { key: 'PageDown', shown: 'pedal', does: 'a pedal’s forward: all as said', run: () => go() },
     { key: 'PageUp', shown: 'pedal back', does: 'say it again', run: () => say(words) },
     { key: 's', does: 'say the stop', run: () => say(words) },
@@ -129,11 +137,14 @@ export default function Drop() {
           </>
         }
         main={
-          (!held || down) && (
+          (!held || down) &&
+          (gate ? (
+            <GateFirst gate={gate} onGate={go} onAllTheSame={() => void descent.confirm()} />
+          ) : (
             <Strap data-action="as-said" onClick={go}>
               {down ? 'On to the bench' : strapWords(stop, bundle)}
             </Strap>
-          )
+          ))
         }
       />
       <SomethingHolds open={holding} onClose={() => setHolding(false)} descent={descent} />

@@ -1,17 +1,17 @@
 import 'fake-indexeddb/auto';
-import { archetypes, foldJob, nextStop, type Bodies, type Entry } from '@iron-cradle/core';
+import { archetypes, asUsual, foldJob, nextStop, type Bodies, type Entry } from '@iron-cradle/core';
 import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { atJob, logOf, type AtJob } from '../../../testing/atJob.tsx';
+import { atJob, logOf, mayBeOpened, type AtJob } from '../../../testing/atJob.tsx';
 import Drop from './Drop.tsx';
 
-const file = archetypes.find((a) => a.id === 'archetype-crosswise')!;
+const file = { ...asUsual(archetypes.find((a) => a.id === 'archetype-crosswise')!), variants: [] };
 // Numbers of this device begin where the server says.
 beforeEach(() => void (globalThis.fetch = (() => Promise.resolve(Response.json({ block: 0 }))) as typeof fetch));
 
 /** Straps off and two stops made as planned, nothing tight. */
 function partWay(): Entry[] {
-  const made: { kind: 'stopDone'; body: Bodies['stopDone'] }[] = [];
+  const made: Parameters<typeof logOf>[0][number][] = [...mayBeOpened];
   for (let i = 0; i < 2; i++) {
     const state = foldJob(null, logOf(made, file))!;
     const stop = nextStop(state);
@@ -23,7 +23,7 @@ function partWay(): Entry[] {
         capped: [],
         look: { asked: true, tight: [], nearly: [], allFist: false, reachable: [] },
         notDone: [],
-      },
+      } satisfies Bodies['stopDone'],
     });
   }
   return logOf(made, file);
@@ -36,11 +36,11 @@ const numbered = () => waitFor(() => expect(document.querySelector('[data-tick] 
 
 describe('a stop, hands full', () => {
   test('as planned it is one tap: pose, what came off with its numbers, and the look', async () => {
-    const job = atJob(<Drop />, logOf([], file));
+    const job = atJob(<Drop />, logOf(mayBeOpened, file));
     await numbered();
     const said = nextStop(job.state());
     await tap(asSaid);
-    expect(job.log).toHaveLength(2);
+    expect(job.log).toHaveLength(mayBeOpened.length + 2);
     const { body } = newest(job);
     expect(body.to).toEqual(said.pose);
     expect(body.off.map((o) => o.key)).toEqual(said.actions.map((a) => a.key));
@@ -50,7 +50,7 @@ describe('a stop, hands full', () => {
   });
 
   test('what was not done is unticked: two taps, it keeps binding and says so on the strap', async () => {
-    const job = atJob(<Drop />, logOf([], file));
+    const job = atJob(<Drop />, logOf(mayBeOpened, file));
     await numbered();
     const first = document.querySelector<HTMLElement>('[data-tick]')!;
     const key = first.dataset.tick!;
@@ -110,13 +110,42 @@ describe('a stop, hands full', () => {
   });
 });
 
+describe('a gate that is open', () => {
+  const said = () => document.querySelector('[data-gate-open]');
+  test('stands in place of the main action, with what is missing; one tap goes to it', async () => {
+    const job = atJob(<Drop />, logOf([], file));
+    expect(document.querySelector(asSaid)).toBeNull();
+    expect(said()!.textContent).toMatch(/Gate 1 is open, before anything is opened: air, heat off, pressure/);
+    await tap('[data-action=to-gate]');
+    expect(job.log).toHaveLength(1);
+  });
+  test('what was done all the same is entered by a second, plain action, and is owed', async () => {
+    const job = atJob(<Drop />, logOf([], file));
+    await numbered();
+    await tap('[data-action=all-the-same]');
+    expect(newest(job).kind).toBe('stopDone');
+    expect(job.state().crossings.map((c) => c.gate)).toEqual([1]);
+  });
+  test('Enter does not go past it', async () => {
+    const job = atJob(<Drop />, logOf([], file));
+    await userEvent.setup().keyboard('{Enter}');
+    expect(job.log).toHaveLength(1);
+  });
+  test('gate 2 is said once gate 1 is passed and only the supports are left', () => {
+    const gateOne = mayBeOpened.slice(0, mayBeOpened.findIndex((e) => e.kind === 'gate') + 1);
+    const off = nextStop(foldJob(null, logOf(gateOne, file))!).actions.map((a) => ({ key: a.key }));
+    atJob(<Drop />, logOf([...gateOne, ...off.map((body) => ({ kind: 'cleared' as const, body }))], file));
+    expect(said()!.textContent).toMatch(/Gate 2 is open, before the supports come off/);
+  });
+});
+
 describe('by keys alone', () => {
   test('Enter as said, back takes it back, arrows set the height, h asks what holds', async () => {
     const user = userEvent.setup();
     const job = atJob(<Drop />, partWay());
     const before = job.state().pose;
     await user.keyboard('{Enter}');
-    await waitFor(() => expect(job.log.length).toBeGreaterThan(3));
+    await waitFor(() => expect(job.log.length).toBeGreaterThan(mayBeOpened.length + 3));
     await user.keyboard('{Backspace}');
     await waitFor(() => expect(job.log.at(-1)!.kind).toBe('takeBack'));
     expect(job.state().pose).toEqual(before);
@@ -143,6 +172,7 @@ describe('where it ends', () => {
   test('nothing lets it go further: what holds, and how it goes on', async () => {
     const held = logOf(
       [
+        ...mayBeOpened,
         ...file.supports.map((s) => ({ kind: 'cleared' as const, body: { key: `support:${s.id}` } })),
         { kind: 'moved', body: { to: { f: 25, r: 25 } } },
         { kind: 'surprise', body: { what: 'holds', key: 'line:vent', lets: 25 } },

@@ -1,8 +1,11 @@
-import { archetypes, keyOf, shortName, splitKey, type VehicleFile } from '@iron-cradle/core';
+import { archetypes as files, asUsual, keyOf, shortName, splitKey, type VehicleFile } from '@iron-cradle/core';
 import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { atJob, logOf } from '../../../testing/atJob.tsx';
 import Refit from './Refit.tsx';
+
+/** As they usually are. */
+const archetypes = files.map((file) => ({ ...asUsual(file), variants: [] }));
 
 /** Everything off, the tank on the floor of the well. */
 const floor = (vehicle: VehicleFile) =>

@@ -32,6 +32,14 @@ export function asUsual(file: VehicleFile): VehicleFile {
 /** The file without some of its things and ways; nothing waits for what is not there. */
 function without(file: VehicleFile, ids: readonly string[]): VehicleFile {
   const gone = new Set(ids);
+  // With a thing go its ways, and with a line its clips.
+  for (const { id, ways } of [
+    ...file.connections.map((c) => ({ id: c.id, ways: [...c.part, ...c.make, ...c.clips] })),
+    ...file.connections.flatMap((c) => c.clips.map((k) => ({ id: gone.has(c.id) ? c.id : k.id, ways: k.ways }))),
+    ...file.obstructions.map((o) => ({ id: o.id, ways: [...o.clear, ...o.restore] })),
+    ...file.supports.map((s) => ({ id: s.id, ways: [...(s.off ?? []), ...(s.on ?? [])] })),
+  ])
+    if (gone.has(id)) for (const way of ways) gone.add(way.id);
   const here = <T extends { id: string }>(list: T[]): T[] => list.filter((thing) => !gone.has(thing.id));
   const free = (ways: Way[]): Way[] =>
     here(ways).map((w) => ({

@@ -2,6 +2,8 @@ import { Ajv2020 } from 'ajv/dist/2020.js';
 import { InputError } from '../errors/index.ts';
 import {
   archetypes,
+  asUsual,
+  asVariant,
   checkVehicle,
   fileFromSight,
   mountings,
@@ -33,6 +35,19 @@ describe('archetypes', () => {
       for (const thing of file.obstructions)
         if (thing.clear.length > 1)
           for (const way of thing.clear) expect(thing.restore.map((w) => w.id)).toContain(way.id);
+    },
+  );
+
+  test.each(archetypes.map((file) => [file.id, file] as const))(
+    '%s: every choice of every variant leaves a file that makes sense',
+    (_, file) => {
+      expect(() => checkVehicle({ ...asUsual(file), variants: [] })).not.toThrow();
+      for (const variant of file.variants!)
+        for (const { label } of variant.choices) {
+          const one = asVariant(file, variant.id, label);
+          expect(() => checkVehicle({ ...one, variants: [] })).not.toThrow();
+          expect(() => checkVehicle({ ...asUsual(one), variants: [] })).not.toThrow();
+        }
     },
   );
 

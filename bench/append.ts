@@ -14,7 +14,7 @@ export async function benchAppend(): Promise<void> {
   const db = await openDatabase(mariadb.url());
   try {
     await db.models.Person.create({ id: 'ines', name: 'Ines', role: 'technician', pin: 'none' } as never);
-    const figures = figuresOf({ alone: 25, two: 40, helper: 5 });
+    const figures = figuresOf({ alone: 25, two: 40, lying: 15, helper: 5 });
     const states = new States(db);
     const timeOf = async (length: number): Promise<number> => {
       const jobId = `long-${length}`;

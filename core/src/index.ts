@@ -13,7 +13,6 @@ export { OPEN_BELOW, PUMP_RUNS, SCHOOL, schoolsFor, type School } from './depres
 export { diagnose, QUICK_TEST, type QuickTest } from './diagnosis/index.ts';
 export {
   CAP_OPENS,
-  DRAIN_PLUG,
   drainFacts,
   drainWays,
   fuelBalance,
@@ -218,10 +217,12 @@ export {
   burstLitres,
   BURSTS,
   CELSIUS,
+  DRAIN_PLUG,
   FIRST_FILL,
   fuelCelsius,
   GAUGE_ERROR,
   levelShare,
+  litresInCans,
   REST,
   safeFillToday,
   spillTilt,

@@ -1,11 +1,12 @@
 import { bestWayOut, drainFacts, shareOut, startingKit, type DrainKit, type DrainWay } from '../drain/index.ts';
 import { roundTo, type Estimate } from '../estimate/index.ts';
-import { drained, judgeHandling, litresToTakeOut, tankMass, type Handling } from '../handling/index.ts';
+import { drained, judgeHandling, kilogramsOf, litresToTakeOut, tankMass, type Handling } from '../handling/index.ts';
 import type { JobState } from '../job/index.ts';
 import { kilograms, litres, say, type Sentence } from '../quantity/index.ts';
 import { couldStop, type CouldStop } from '../needed/index.ts';
 import { safeFillToday, witnessWord, fuelCelsius } from '../tank/index.ts';
 import { AROUND, breakEven, lowerMinutes, waysIn, type WayIn } from '../waysIn/index.ts';
+import { byJack } from '../vehicle/index.ts';
 import { complaintOf, type ComplaintKind } from './complaints.ts';
 import { callQuestions, type CallQuestion } from './questions.ts';
 
@@ -57,7 +58,8 @@ export function makeCall(
   state: JobState,
   tools: { kit: DrainKit; cans: readonly number[] } = { kit: startingKit, cans: startingCans },
 ): Call {
-  const { vehicle, shop } = state;
+  const { vehicle } = state;
+  const shop = kilogramsOf(state);
   const { aboard } = state.fuel;
   const celsius = fuelCelsius(state);
   const now = judgeHandling(tankMass(vehicle, aboard, celsius), shop);
@@ -67,9 +69,10 @@ export function makeCall(
   const weak = vehicle.fasteners.filter((f) => f.likelyToBreak);
   const test = complaintOf(state.complaint);
   const { emptyMass: empty } = vehicle.tank;
-  const forTwo = litresToTakeOut({ vehicle, aboard, limit: shop.two, celsius }).litres;
+  const { two } = shop;
+  const forTwo = two === null ? null : litresToTakeOut({ vehicle, aboard, limit: two, celsius }).litres;
   return {
-    headline: headline(now, after),
+    headline: headline({ now, after, jack: byJack(vehicle) }),
     now,
     drained: after,
     aboard,
@@ -83,8 +86,8 @@ export function makeCall(
     couldStop: couldStop(state, lower.heldBy),
     soak: weak.length > 0 ? { what: 'strap fasteners', minutes: 20 } : null,
     why: {
-      mass: say`empty tank ${kilograms(empty.lo, empty.hi)}, ${vehicle.fuel} ${litres(aboard.lo, aboard.hi)}; one may take ${kilograms(shop.alone)} off a jack, two ${kilograms(shop.two)}, by shop rule`,
-      takeOut: say`what has to come out until the tank weighs ${kilograms(shop.alone)} at its heavy end; for two, ${litres(forTwo.lo, forTwo.hi)} out are enough; ${state.fuel.steps.length === 0 ? 'no witness yet, so anything up to a full tank' : `witnesses: ${state.fuel.steps.map((s) => witnessWord[s.kind]).join(', ')}`}`,
+      mass: say`empty tank ${kilograms(empty.lo, empty.hi)}, ${vehicle.fuel} ${litres(aboard.lo, aboard.hi)}; one may take ${kilograms(shop.alone)}${two === null ? ' lying under it, two have no figure' : say` off a jack, two ${kilograms(two)}`}, by shop rule`,
+      takeOut: say`what has to come out until the tank weighs ${kilograms(shop.alone)} at its heavy end; ${forTwo ? say`for two, ${litres(forTwo.lo, forTwo.hi)} out are enough; ` : ''}${state.fuel.steps.length === 0 ? 'no witness yet, so anything up to a full tank' : `witnesses: ${state.fuel.steps.map((s) => witnessWord[s.kind]).join(', ')}`}`,
       minutes: `${lower.stops} stops down on typical figures, every joint made singly on the way up, ${AROUND.typ} min for gates, draining and proving; bench work comes on top`,
       test: test.why,
       couldStop:
@@ -103,16 +106,18 @@ function wayOut(state: JobState, litres: number, tools: { kit: DrainKit; cans: r
       facts: drainFacts(state, state.gates[1].passed !== null),
       kit: tools.kit,
     },
-    state.shop.alone,
+    kilogramsOf(state).alone,
   );
   return way && { way, cans: shareOut(litres, tools.cans, safeFillToday(state)).cans.length };
 }
 
-function headline(now: Handling, after: Handling): string {
+function headline({ now, after, jack }: { now: Handling; after: Handling; jack: boolean }): string {
   if (now.hands === 'alone') return 'One may take it down as it is.';
   if (after.hands === 'alone') return 'Don’t take it down alone yet.';
   if (after.hands === 'two') return 'Drain it first, then take it down with two.';
-  return 'Too heavy by hand even drained: it stays on the jack.';
+  return jack
+    ? 'Too heavy by hand even drained: it stays on the jack.'
+    : 'Too heavy by hand even drained: more hands, or a hoist.';
 }
 
 /** Minutes as hours a person reads. @example hoursInWords({ lo: 118, typ: 150, hi: 240 }) // '2.5 h (2–4)' */

@@ -2,12 +2,24 @@ import { roundTo } from '../estimate/index.ts';
 import { shareOut } from '../drain/index.ts';
 import { whatMatters } from '../foresight/index.ts';
 import { BED_OFF, RING_FROM_ABOVE } from '../hang/index.ts';
-import { judgeHandling, litresToTakeOut, tankMass } from '../handling/index.ts';
+import { judgeHandling, kilogramsOf, litresToTakeOut, tankMass, WORKED_ON } from '../handling/index.ts';
 import type { JobState } from '../job/index.ts';
-import { mm, say, type Sentence } from '../quantity/index.ts';
+import { startingFigures } from '../order/index.ts';
+import { kilograms, mm, say, type Sentence } from '../quantity/index.ts';
 import { answerTo, type Question } from '../questions/index.ts';
 import { safeFillToday, fuelCelsius } from '../tank/index.ts';
-import { BLOCKS, estimateOf, SLACK, splitKey, VARIANT } from '../vehicle/index.ts';
+import {
+  BLOCKS,
+  byJack,
+  estimateOf,
+  PUMP,
+  pumpOf,
+  pumpsFor,
+  pumpWord,
+  SLACK,
+  splitKey,
+  VARIANT,
+} from '../vehicle/index.ts';
 import { lowerMinutes, waysIn } from '../waysIn/index.ts';
 
 /** A question that changes the call, and how it is put. */
@@ -48,6 +60,8 @@ export function callQuestions(state: JobState, cans: readonly number[]): CallQue
   if (state.out || state.signed) return [];
   const all = [
     ...variantQuestions(state),
+    ...pumpQuestion(state),
+    ...postureQuestion(state),
     ...levelQuestion(state, cans),
     ...lineQuestions(state),
     ...obstructionQuestions(state),
@@ -63,8 +77,31 @@ export function callQuestions(state: JobState, cans: readonly number[]): CallQue
 /** A kilogram over one’s face weighs as much as two minutes; common practice, no source. */
 const weight = ({ stake }: CallQuestion): number => ('minutes' in stake ? stake.minutes : stake.kilograms * 2);
 
+/** Who lies under it holds less: asked once, of a tank that comes down on a jack. */
+function postureQuestion(state: JobState): CallQuestion[] {
+  if (!byJack(state.vehicle)) return [];
+  const { alone, lying } = { ...startingFigures, ...state.shop };
+  return [
+    {
+      id: 'worked on',
+      text: 'On a lift, or on the floor?',
+      decides: say`one may hold ${kilograms(alone)} standing, ${kilograms(lying ?? alone)} lying`,
+      stake: { kilograms: Math.max(WORTH.kilograms, alone - (lying ?? alone)) },
+      answer: {
+        question: WORKED_ON,
+        of: null,
+        choices: [
+          { value: 'lift', label: 'On a lift' },
+          { value: 'floor', label: 'On the floor' },
+        ],
+      },
+    },
+  ];
+}
+
 function levelQuestion(state: JobState, cans: readonly number[]): CallQuestion[] {
-  const { shop, vehicle } = state;
+  const { vehicle } = state;
+  const shop = kilogramsOf(state);
   const celsius = fuelCelsius(state);
   if (state.witnesses.some((w) => w.kind === 'dip' || w.kind === 'levelSeen')) return [];
   const { aboard } = state.fuel;
@@ -95,19 +132,54 @@ function levelQuestion(state: JobState, cans: readonly number[]): CallQuestion[]
 const canWords = (n: number): string => (n === 0 ? 'no can' : n === 1 ? 'one can' : `${n} cans`);
 const words = { alone: 'light enough for one', two: 'two are needed', neither: 'too heavy by hand' };
 
-/** One look decides which vehicle it is: always worth more than a figure. */
-function variantQuestions(state: JobState): CallQuestion[] {
-  return (state.vehicle.variants ?? []).map((variant) => ({
-    id: `variant ${variant.id}`,
-    text: variant.look,
-    decides: 'which vehicle this is: what is planned for it',
-    stake: { minutes: 60 },
-    answer: {
-      question: VARIANT,
-      of: variant.id,
-      choices: variant.choices.map(({ label }) => ({ value: label, label })),
+/** What pushes the fuel decides how the pressure comes out, how it can be drained and how it is primed. */
+function pumpQuestion(state: JobState): CallQuestion[] {
+  if (pumpOf(state.vehicle) !== 'unknown') return [];
+  return [
+    {
+      id: 'pump',
+      text: 'What pushes the fuel?',
+      decides: 'how the pressure comes out; until then it counts as under pressure',
+      stake: { minutes: PUMP_STAKE },
+      answer: {
+        question: PUMP,
+        of: null,
+        choices: pumpsFor(state.vehicle).map((value) => ({ value, label: pumpWord[value] })),
+      },
     },
-  }));
+  ];
+}
+
+/** Bleeding, and draining by its own pump, or neither; minutes, common practice, no source. */
+const PUMP_STAKE = 20;
+/** What differs at least where a look decides which way a thing comes off; minutes, common practice, no source. */
+const LOOK_STAKE = 5;
+
+/** One look decides which vehicle it is. At stake is what comes off and goes back in one case and not in the other. */
+function variantQuestions(state: JobState): CallQuestion[] {
+  const { file } = state;
+  const ways = new Map([
+    ...file.connections.map((c) => [c.id, [c.part[0], c.make[0]]] as const),
+    ...file.obstructions.map((o) => [o.id, [o.clear[0], o.restore[0]]] as const),
+  ]);
+  const minutes = (ids: readonly string[]) =>
+    ids
+      .flatMap((id) => ways.get(id) ?? [])
+      .reduce((sum, way) => sum + (way ? estimateOf(file, way.minutes).typ : 0), 0);
+  return (state.vehicle.variants ?? []).map((variant) => {
+    const each = variant.choices.map((c) => minutes(c.without));
+    return {
+      id: `variant ${variant.id}`,
+      text: variant.look,
+      decides: 'which vehicle this is: what is planned for it',
+      stake: { minutes: roundTo(Math.max(LOOK_STAKE, Math.max(...each) - Math.min(...each)), 1) },
+      answer: {
+        question: VARIANT,
+        of: variant.id,
+        choices: variant.choices.map(({ label }) => ({ value: label, label })),
+      },
+    };
+  });
 }
 
 /** A line whose slack changes the way down, by the one engine that says which unknowns matter. */

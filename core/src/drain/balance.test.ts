@@ -7,6 +7,8 @@ import { siphonFlow } from './flow.ts';
 import { capShutStopsAfter, siphonCrest, suctionLift } from './limits.ts';
 import { fillingFlow, fuels, vapourPressure } from '../fluid/index.ts';
 
+/** Nothing put in, and a pump that is the complaint. */
+const dry = { fills: [], complaint: 'pump' as const };
 const witness = (lo: number, hi: number, outBefore: number, inBefore = 0): Witness => ({
   id: String(lo),
   kind: 'dip',
@@ -23,7 +25,7 @@ describe('every litre accounted for', () => {
       witnesses: [witness(38, 42, 0), witness(9, 11, 30)],
       containers: cans,
       moves: [],
-      filled: 0,
+      ...dry,
     });
     expect(balance.verdict.outcome).toBe('good');
     expect(balance.inCans).toBe(30);
@@ -32,30 +34,48 @@ describe('every litre accounted for', () => {
     expect(balance.open!.hi).toBeCloseTo(3.9, 9);
   });
   test('a return line that fills it behind one’s back is found, and goes once it is counted', () => {
-    const at = { witnesses: [witness(38, 42, 0), witness(18, 20, 30)], containers: cans, filled: 0 };
+    const at = { witnesses: [witness(38, 42, 0), witness(18, 20, 30)], containers: cans, ...dry };
     const found = fuelBalance({ ...at, moves: [] });
     expect(found.verdict.outcome).toBe('bad');
     expect(found.verdict.next[0]).toMatch(/return line/);
     const seen = { ...at, witnesses: [witness(38, 42, 0), witness(18, 20, 30, 9)] };
     expect(fuelBalance({ ...seen, moves: [{ what: 'fedIn', litres: 9 }] }).verdict.outcome).toBe('good');
   });
+  test('own fuel put back is counted once: 20 L out, 9 L back, 11 L still in cans', () => {
+    const back = { witnesses: [], containers: [{ litres: 20 }], complaint: 'pump' as const };
+    const byFill = fuelBalance({ ...back, moves: [], fills: [{ litres: 9, own: true }] });
+    const byMove = fuelBalance({ ...back, moves: [{ what: 'returned', litres: 9 }], fills: [] });
+    for (const balance of [byFill, byMove])
+      expect(balance).toMatchObject({ out: 20, returned: 9, filled: 0, inCans: 11 });
+    expect(fuelBalance({ ...back, moves: [], fills: [{ litres: 9, own: false }] })).toMatchObject({
+      returned: 0,
+      filled: 9,
+      inCans: 20,
+    });
+  });
+  test('a sender that is the complaint is no witness of the balance', () => {
+    const gauge: Witness = { ...witness(60, 70, 0), kind: 'gauge' };
+    const at = { witnesses: [gauge, witness(9, 11, 30)], containers: cans, moves: [], fills: [] };
+    expect(fuelBalance({ ...at, complaint: 'pump' }).verdict.outcome).toBe('bad');
+    expect(fuelBalance({ ...at, complaint: 'level' })).toMatchObject({ before: null, verdict: { outcome: 'unknown' } });
+  });
   test('missing fuel asks for the spill', () => {
-    const at = { witnesses: [witness(58, 62, 0), witness(9, 11, 30)], containers: cans, filled: 0 };
+    const at = { witnesses: [witness(58, 62, 0), witness(9, 11, 30)], containers: cans, ...dry };
     expect(fuelBalance({ ...at, moves: [] }).verdict.reasons[0]!.text).toMatch(/missing/);
     const spilt = { ...at, witnesses: [witness(58, 62, 0), witness(9, 11, 50)] };
     expect(fuelBalance({ ...spilt, moves: [{ what: 'spilled', litres: 20 }] }).verdict.outcome).toBe('good');
   });
   test('more back than ever came out; and nothing to hold it against', () => {
     expect(
-      fuelBalance({ witnesses: [], containers: cans, moves: [{ what: 'returned', litres: 40 }], filled: 0 }).verdict
+      fuelBalance({ witnesses: [], containers: cans, moves: [{ what: 'returned', litres: 40 }], ...dry }).verdict
         .outcome,
     ).toBe('bad');
-    expect(fuelBalance({ witnesses: [], containers: cans, moves: [], filled: 0 }).verdict.outcome).toBe('unknown');
+    expect(fuelBalance({ witnesses: [], containers: cans, moves: [], ...dry }).verdict.outcome).toBe('unknown');
     const wide = fuelBalance({
       witnesses: [witness(10, 60, 0), witness(0, 9, 30)],
       containers: cans,
       moves: [],
-      filled: 0,
+      ...dry,
     });
     expect(wide.verdict.outcome).toBe('doubtful');
   });
@@ -64,7 +84,7 @@ describe('every litre accounted for', () => {
       witnesses: [],
       containers: cans,
       moves: [{ what: 'disposed', litres: 12 }],
-      filled: 0,
+      ...dry,
     });
     expect(balance.inCans).toBe(18);
     expect(exactly(1, computed('x')).lo).toBe(1);
@@ -76,8 +96,9 @@ describe('how full a can may be today', () => {
   test('filled at −10 °C for a store of 40 °C: 94.1 % at 745 kg/m³, a little less for the lightest', () => {
     expect(at({ 'celsius/today': -10, 'celsius/store': 40 })).toBeCloseTo(0.941, 2);
   });
-  test('a warm day and a cool store let it be fuller; nonsense counts as unsaid', () => {
-    expect(at({ 'celsius/today': 25, 'celsius/store': 30 })).toBeGreaterThan(at({}));
+  test('never fuller than 95 %, however warm it is filled; nonsense counts as unsaid', () => {
+    expect(at({ 'celsius/today': 25, 'celsius/store': 30 })).toBe(0.95);
+    expect(at({ 'celsius/today': 40, 'celsius/store': 20 })).toBe(0.95);
     expect(at({ 'celsius/today': 'warm' })).toBe(at({}));
   });
 });

@@ -1,7 +1,8 @@
 import { litres, rounded, say } from '../quantity/index.ts';
 import { commonPractice, computed } from '../basis/index.ts';
 import { contradict, exactly, narrow, subtract, type Estimate } from '../estimate/index.ts';
-import { COUNT_ERROR, type Witness } from '../tank/index.ts';
+import type { Complaint } from '../order/index.ts';
+import { COUNT_ERROR, witnessSource, type Witness } from '../tank/index.ts';
 import type { Verdict } from '../verdict/index.ts';
 
 /** Every litre accounted for; litres. */
@@ -34,7 +35,8 @@ interface Moves {
   witnesses: readonly Witness[];
   containers: readonly { litres: number }[];
   moves: readonly { what: 'spilled' | 'returned' | 'disposed' | 'fedIn'; litres: number }[];
-  filled: number;
+  fills: readonly { litres: number; own: boolean }[];
+  complaint: Complaint;
 }
 
 /**
@@ -43,11 +45,16 @@ interface Moves {
  *
  * @example fuelBalance(state).verdict.outcome // 'bad': 6–9 L came in behind your back
  */
-export function fuelBalance({ witnesses, containers, moves, filled }: Moves): Balance {
+export function fuelBalance({ witnesses: told, containers, moves, fills, complaint }: Moves): Balance {
+  // A sender that is the complaint witnesses nothing.
+  const witnesses = told.filter((w) => complaint !== 'level' || witnessSource[w.kind] !== 'sender');
+  const put = (own: boolean) => fills.reduce((total, f) => total + (f.own === own ? f.litres : 0), 0);
   const sum = (what: Moves['moves'][number]['what']) =>
     moves.reduce((total, m) => total + (m.what === what ? m.litres : 0), 0);
   const out = containers.reduce((total, c) => total + c.litres, 0);
-  const [spilled, returned, disposed, fedIn] = [sum('spilled'), sum('returned'), sum('disposed'), sum('fedIn')];
+  const [spilled, disposed, fedIn] = [sum('spilled'), sum('disposed'), sum('fedIn')];
+  // Own fuel put back is counted once, by whichever entry says it.
+  const [returned, filled] = [sum('returned') + put(true), put(false)];
   const inCans = out - returned - disposed;
   const nowOut = out + spilled;
   const nowIn = filled + returned + fedIn;

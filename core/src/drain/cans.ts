@@ -22,18 +22,9 @@ export function shareOut(litres: number, capacities: readonly number[], fill: nu
   const cans = capacities.map((c) => c * fill);
   const total = cans.reduce((a, b) => a + b, 0);
   const wanted = Math.min(litres, total);
-  let best: { pick: number[]; room: number } | null = null;
-  // A shop has a handful of cans: every choice can be looked at.
-  const many = Math.min(cans.length, 12);
-  for (let mask = 0; mask < 1 << many; mask++) {
-    const pick = [...Array(many).keys()].filter((i) => mask & (1 << i));
-    const room = pick.reduce((sum, i) => sum + cans[i]!, 0);
-    if (room + 1e-9 < wanted) continue;
-    if (!best || pick.length < best.pick.length || (pick.length === best.pick.length && room < best.room))
-      best = { pick, room };
-  }
+  const pick = fewest(cans, wanted);
   let left = wanted;
-  const used = (best?.pick ?? [])
+  const used = pick
     .sort((a, b) => cans[b]! - cans[a]!)
     .map((i) => {
       const put = Math.min(cans[i]!, left);
@@ -41,4 +32,26 @@ export function shareOut(litres: number, capacities: readonly number[], fill: nu
       return { capacity: capacities[i]!, litres: put };
     });
   return { cans: used, over: Math.max(0, litres - total) };
+}
+
+/**
+ * The fewest cans that hold so much, and of those the least room left over: as many as the largest ones need, then each
+ * sum that so many cans can make, in decilitres.
+ */
+function fewest(cans: readonly number[], wanted: number): number[] {
+  const large = [...cans.keys()].sort((a, b) => cans[b]! - cans[a]! || a - b);
+  let count = 0;
+  for (let sum = 0; sum + 1e-9 < wanted && count < large.length; count++) sum += cans[large[count]!]!;
+  // By number of cans and by what they hold together: which ones.
+  const reached = Array.from({ length: count + 1 }, () => new Map<number, number[]>());
+  reached[0]!.set(0, []);
+  for (const i of cans.keys())
+    for (let n = count - 1; n >= 0; n--)
+      for (const [sum, pick] of reached[n]!) {
+        const next = sum + Math.round(cans[i]! * 100);
+        if (!reached[n + 1]!.has(next)) reached[n + 1]!.set(next, [...pick, i]);
+      }
+  const least = Math.round(wanted * 100) - 1;
+  const enough = [...reached[count]!].filter(([sum]) => sum >= least).sort(([a], [b]) => a - b);
+  return enough[0]?.[1] ?? large.slice(0, count);
 }

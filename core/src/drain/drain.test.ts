@@ -8,6 +8,7 @@ import { type PumpKind, archetypes } from '../vehicle/index.ts';
 import { bestWayOut, drainFacts, drainWays, shareOut } from './index.ts';
 import { drainTime, frictionFactor, siphonFlow } from './flow.ts';
 import { GRAVITY } from '../quantity/index.ts';
+import { seeded } from '../truth/index.ts';
 
 const PETROL = 0.6e-6;
 
@@ -227,5 +228,51 @@ describe('ways out', () => {
     const kit = { transferPump: null, siphon: { bore: 0.01, length: 2 } };
     expect(bestWayOut({ vehicle: rail, aboard, complaint: 'pump', kit }, 25).way?.id).not.toBe('transferPump');
     expect(bestWayOut({ vehicle: rail, aboard: exactly(0), complaint: 'pump' }, 25).way).toBeNull();
+  });
+});
+
+describe('many cans', () => {
+  test('more than twelve: 15 of 5 L take 60 L in thirteen, none above 95 %', () => {
+    const { cans, over } = shareOut(60, Array<number>(15).fill(5), 0.95);
+    expect(over).toBe(0);
+    expect(cans).toHaveLength(13);
+    expect(cans.reduce((sum, c) => sum + c.litres, 0)).toBeCloseTo(60, 6);
+    expect(Math.max(...cans.map((c) => c.litres))).toBeLessThanOrEqual(4.75 + 1e-9);
+  });
+  test('against trying every choice: the fewest cans, and of those the least room left', () => {
+    const rng = seeded(4);
+    for (let n = 0; n < 200; n++) {
+      const capacities = Array.from(
+        { length: 1 + Math.floor(rng() * 8) },
+        () => [5, 10, 20, 25][Math.floor(rng() * 4)]!,
+      );
+      const wanted = rng() * 0.9 * capacities.reduce((a, b) => a + b, 0);
+      let best: { count: number; room: number } | null = null;
+      for (let mask = 0; mask < 1 << capacities.length; mask++) {
+        const pick = capacities.filter((_, i) => mask & (1 << i));
+        const room = pick.reduce((sum, c) => sum + c * 0.9, 0) - wanted;
+        if (room < -1e-9) continue;
+        if (!best || pick.length < best.count || (pick.length === best.count && room < best.room - 1e-9))
+          best = { count: pick.length, room };
+      }
+      const { cans } = shareOut(wanted, capacities, 0.9);
+      expect(cans).toHaveLength(best!.count);
+      expect(cans.reduce((sum, c) => sum + c.capacity * 0.9, 0) - wanted).toBeCloseTo(best!.room, 1);
+    }
+  });
+});
+
+describe('no figure that cannot be', () => {
+  const rail = archetypes[0]!;
+  test('no more stays than is aboard, no hands longer than the minutes', () => {
+    for (const litres of [0.5, 3, 8, 40])
+      for (const complaint of ['pump', 'level', 'leak'] as const) {
+        const some = exactly(litres);
+        for (const way of drainWays({ vehicle: rail, aboard: some, complaint }))
+          for (const end of ['lo', 'typ', 'hi'] as const) {
+            expect(way.stays[end]).toBeLessThanOrEqual(litres);
+            expect(way.hands[end]).toBeLessThanOrEqual(way.minutes[end]);
+          }
+      }
   });
 });

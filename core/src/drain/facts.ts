@@ -1,7 +1,8 @@
 import { commonPractice, shopRule } from '../basis/index.ts';
 import type { Estimate } from '../estimate/index.ts';
 import { answerTo, type Answered } from '../questions/index.ts';
-import { CAP_OPENS, DRAIN_PLUG, HOSE_HEAD, SECOND_TANK } from './questions.ts';
+import { DRAIN_PLUG } from '../tank/index.ts';
+import { CAP_OPENS, HOSE_HEAD, SECOND_TANK } from './questions.ts';
 
 /** What this shop drains with. Where a shop starts; common practice, no source. */
 export interface DrainKit {

@@ -3,9 +3,6 @@ import { askChoice, askNumber } from '../questions/index.ts';
 /** Does the filler cap open? */
 export const CAP_OPENS = askChoice('cap opens', 'filler cap', { among: ['yes', 'no'] });
 
-/** The drain plug: does fuel come, is it silent, is there none? */
-export const DRAIN_PLUG = askChoice('drain plug', 'drain plug', { among: ['there', 'silent', 'none'] });
-
 /** Is a second tank aboard, with room? */
 export const SECOND_TANK = askChoice('second tank', 'second tank', { among: ['yes', 'no'] });
 

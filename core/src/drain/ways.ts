@@ -84,7 +84,15 @@ export function drainWays({
     otherTank(out, rest, facts),
     road(aboard, complaint, facts),
   ];
-  return ways.sort(
+  // No more stays than is aboard, and hands are never on it longer than it takes.
+  const fit = (a: Estimate, most: Span): Estimate => ({
+    ...a,
+    lo: Math.min(a.lo, most.lo),
+    typ: Math.min(a.typ, most.typ),
+    hi: Math.min(a.hi, most.hi),
+  });
+  const honest = ways.map((way) => ({ ...way, stays: fit(way.stays, aboard), hands: fit(way.hands, way.minutes) }));
+  return honest.sort(
     (a, b) =>
       Number(a.cannot !== null) - Number(b.cannot !== null) ||
       a.hands.typ - b.hands.typ ||

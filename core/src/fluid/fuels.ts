@@ -128,9 +128,12 @@ export function densityAt(fuel: FuelKind, celsius: number): Estimate {
  * @example safeFill('petrol', -10, 40) // 0.94
  */
 export function safeFill(fuel: FuelKind, fillCelsius = 0, maxCelsius = 40): number {
-  if (maxCelsius <= fillCelsius) return 1;
-  return correctionOf(fuel, maxCelsius) / correctionOf(fuel, fillCelsius);
+  if (maxCelsius <= fillCelsius) return MOST_FULL;
+  return Math.min(MOST_FULL, correctionOf(fuel, maxCelsius) / correctionOf(fuel, fillCelsius));
 }
+
+/** No can is ever filled fuller, whatever the day says: a sun on it, a slope, a shaken can. Common practice, no source. */
+const MOST_FULL = 0.95;
 
 /** IEC TS 60079-32-1, from memory: 1 m/s until the inlet is covered, then 7 m/s and speed × bore below 0.5 m²/s. */
 const SLOW = 1;

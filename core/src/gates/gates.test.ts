@@ -149,6 +149,7 @@ describe('gate 4', () => {
   const item = (job: ReturnType<typeof start>, id: string) => judgeGate(job.state, 4).find((j) => j.item.id === id)!;
   test('asks for fuel first: a drained tank proves plug and gauge, no joint, and says so', () => {
     const job = start();
+    job.log('container', { number: 1, capacity: 20, litres: 10, clean: true });
     job.log('fuelWitness', { witness: 'plugDry' });
     job.log('fuelWitness', { witness: 'weight', reading: 12 });
     expect(item(job, 'fuel').verdict).toMatchObject({ outcome: 'doubtful' });
@@ -170,6 +171,7 @@ describe('what was confirmed ends with its condition', () => {
     for (const item of ['air', 'heat', 'support', 'hands']) job.log('gateItem', { gate: 1, item, answer: 'yes' });
     job.log('pressure', { reading: 3 });
     expect(job.log('gate', { gate: 1 })).toBeNull();
+    job.log('container', { number: 1, capacity: 20, litres: 10, clean: true });
     job.log('fuelWitness', { witness: 'plugDry' });
     job.log('fuelWitness', { witness: 'weight', reading: 12 });
     sayGateTwo(job);

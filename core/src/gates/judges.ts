@@ -1,5 +1,5 @@
 import { commonPractice, computed } from '../basis/index.ts';
-import { judgeHandling, tankMass } from '../handling/index.ts';
+import { judgeHandling, kilogramsOf, tankMass } from '../handling/index.ts';
 import { judgePressure, judgeSchool } from '../depressurise/index.ts';
 import { witnessWord, fuelCelsius } from '../tank/index.ts';
 import type { Verdict } from '../verdict/index.ts';
@@ -65,7 +65,7 @@ export function judgePressureOut(state: GateFactsToJudge): Verdict {
 
 /** Can it be held by those who hold it? @example judgeMass(state).outcome // 'bad' above what two may lift */
 export function judgeMass(state: GateFactsToJudge): Verdict {
-  return judgeHandling(tankMass(state.vehicle, state.fuel.aboard, fuelCelsius(state)), state.shop).verdict;
+  return judgeHandling(tankMass(state.vehicle, state.fuel.aboard, fuelCelsius(state)), kilogramsOf(state)).verdict;
 }
 
 /** Is everything off that has to be? @example judgeThings(state).reasons[0]?.text */

@@ -2,10 +2,12 @@ import { measured } from '../basis/index.ts';
 import { InputError } from '../errors/index.ts';
 import { estimate, exactly } from '../estimate/index.ts';
 import { archetypes } from '../vehicle/index.ts';
-import { drained, judgeHandling, litresToTakeOut, tankMass } from './index.ts';
+import { startingFigures } from '../order/index.ts';
+import { drained, judgeHandling, kilogramsOf, litresToTakeOut, tankMass } from './index.ts';
 
 const rail = archetypes[0]!;
 const shop = { alone: 25, two: 40 };
+const lying = { alone: 15, two: null };
 
 describe('mass by hand', () => {
   test('cold fuel is heavier: petrol of 745 kg/m³ is 731 at 30 °C, by the generalised products of API MPMS 11.1', () => {
@@ -34,6 +36,24 @@ describe('mass by hand', () => {
     expect(judgeHandling(exactly(25), shop).hands).toBe('alone');
     expect(judgeHandling(estimate({ lo: 20, typ: 22, hi: 25.1 }, measured), shop).hands).toBe('two');
     expect(() => judgeHandling(exactly(9), { alone: 0, two: 1 })).toThrow(InputError);
+  });
+});
+
+describe('where every shop starts (common practice, no source)', () => {
+  const job = (...answers: [string, string][]) => ({
+    shop: startingFigures,
+    answers: Object.fromEntries(answers),
+  });
+  test('standing 25 alone and 30 for two; lying 15 alone, and no figure for two', () => {
+    expect(kilogramsOf(job())).toEqual({ alone: 25, two: 30 });
+    expect(kilogramsOf(job(['worked on', 'lift']))).toEqual({ alone: 25, two: 30 });
+    expect(kilogramsOf(job(['worked on', 'floor']))).toEqual({ alone: 15, two: null });
+  });
+  test('what is too heavy lying is never called a load for two: what carries it keeps it', () => {
+    expect(judgeHandling(exactly(14), lying).hands).toBe('alone');
+    const heavy = judgeHandling(exactly(20), lying);
+    expect(heavy).toMatchObject({ hands: 'neither', verdict: { outcome: 'doubtful' } });
+    expect(heavy.verdict.next[0]).toMatch(/keeps it/);
   });
 });
 

@@ -4,15 +4,34 @@ import { InputError } from '../errors/index.ts';
 import type { Estimate } from '../estimate/index.ts';
 import { add, estimate, multiply } from '../estimate/index.ts';
 import { densityAt } from '../fluid/index.ts';
+import { answerTo, askChoice, type Answered } from '../questions/index.ts';
 import { staysAboard } from '../tank/index.ts';
 import { estimateOf, type VehicleFile } from '../vehicle/index.ts';
 import type { Verdict } from '../verdict/index.ts';
 
-/** What one and two people may take off a jack, kg. The shop's own rule. */
+/** What one and two people may take off a jack, kg. The shop's own rule; for two lying under it there is no figure. */
 interface ShopKilograms {
   alone: number;
-  two: number;
+  two: number | null;
 }
+
+/** Is the vehicle worked on standing, on a lift, or lying on the floor? */
+export const WORKED_ON = askChoice('worked on', 'lift or floor', { among: ['lift', 'floor'] });
+
+/** One may hold so much lying or kneeling, kg; common practice, no source. Where a shop has no rule of its own. */
+const LYING = 15;
+
+/**
+ * Who may hold how much, as this job is worked on: standing until somebody says it is done on the floor.
+ *
+ * @example kilogramsOf(state) // { alone: 15, two: null } on the floor
+ */
+export const kilogramsOf = (
+  state: { shop: { alone: number; two: number; lying?: number } } & Answered,
+): ShopKilograms =>
+  answerTo(state, WORKED_ON) === 'floor'
+    ? { alone: Math.min(state.shop.alone, state.shop.lying ?? LYING), two: null }
+    : { alone: state.shop.alone, two: state.shop.two };
 
 /**
  * Mass of the tank with what is in it, kg.
@@ -41,10 +60,10 @@ export interface Handling {
  * May one or two people take this off the jack? Judged at the heavy end; says at which end it flips.
  *
  * @throws InputError when the shop's kilograms make no sense
- * @example judgeHandling(tankMass(rail, exactly(5)), { alone: 25, two: 40 }).hands // 'alone'
+ * @example judgeHandling(tankMass(rail, exactly(5)), { alone: 25, two: 30 }).hands // 'alone'
  */
 export function judgeHandling(mass: Estimate, shop: ShopKilograms): Handling {
-  if (!(shop.alone > 0 && shop.two >= shop.alone))
+  if (!(shop.alone > 0 && (shop.two === null || shop.two >= shop.alone)))
     throw new InputError('shop.kilograms', `${shop.alone} / ${shop.two}`, 'kilograms for one, and no fewer for two');
   const reason = (text: string, limit: number) => ({
     text,
@@ -58,6 +77,16 @@ export function judgeHandling(mass: Estimate, shop: ShopKilograms): Handling {
       mass,
       hands: 'alone',
       verdict: { outcome: 'good', reasons: [reason('light enough for one', shop.alone)], next: [seated] },
+    };
+  if (shop.two === null)
+    return {
+      mass,
+      hands: 'neither',
+      verdict: {
+        outcome: 'doubtful',
+        reasons: [reason('too heavy to be held lying under it; for two lying there is no figure', shop.alone)],
+        next: ['what carries it keeps it until it stands on the floor, slid out, not lifted'],
+      },
     };
   if (mass.hi <= shop.two) {
     const maybe =

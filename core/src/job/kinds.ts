@@ -2,7 +2,7 @@ import { answerKind } from '../questions/index.ts';
 import { finding } from '../condition/index.ts';
 import { pressure, PUMP_RUNS, SCHOOL } from '../depressurise/index.ts';
 import { QUICK_TEST } from '../diagnosis/index.ts';
-import { CAP_OPENS, DRAIN_PLUG, HOSE_HEAD, SAMPLE, SECOND_TANK, WAY_OUT } from '../drain/index.ts';
+import { CAP_OPENS, HOSE_HEAD, SAMPLE, SECOND_TANK, WAY_OUT } from '../drain/index.ts';
 import { torque } from '../fastener/index.ts';
 import { exception, gate, gateItem } from '../gates/index.ts';
 import {
@@ -39,7 +39,8 @@ import { battery, keyOff, keyOn, vehicleMoved } from '../power/index.ts';
 import { jointSeen } from '../proof/index.ts';
 import { PRICE } from '../quote/index.ts';
 import { addendum, countersigned, followUpDone, reopened, signedKind } from '../signing/index.ts';
-import { CELSIUS, container, fill, fuelMoved, fuelWitness, tankShape } from '../tank/index.ts';
+import { CELSIUS, container, DRAIN_PLUG, fill, fuelMoved, fuelWitness, tankShape } from '../tank/index.ts';
+import { WORKED_ON } from '../handling/index.ts';
 import { BLOCKS, MORE_TILT, PUMP, REACH, SEALED, SLACK, VARIANT } from '../vehicle/index.ts';
 import { owed } from './owed.ts';
 
@@ -52,6 +53,7 @@ export const questions = [
   VARIANT,
   PUMP,
   PUMP_RUNS,
+  WORKED_ON,
   SEALED,
   GOAL,
   FILE_FITS,

@@ -30,7 +30,9 @@ function work(seed: number) {
   log('complaintTest', { test: 'volts', result: 'shown' });
   log('pressure', { reading: 2 });
   say(1, { air: 'yes', heat: 'yes', support: 'yes', hands: 'yes' });
+  log('container', { number: 1, capacity: 20, litres: 9, clean: true });
   log('fuelWitness', { witness: 'plugDry' });
+  log('fuelWitness', { witness: 'dip', reading: 0 });
   say(2, { battery: 'yes', jack: 'yes', helper: 'here' });
   let at = { f: 0, r: 0 };
   for (let i = 0; i < 80 && !state.out; i++) {
@@ -103,7 +105,7 @@ describe('a whole job by what the core says', () => {
         job.log('torque', { key: `support:${s.id}`, asWritten: '40 N·m', lo: 40, hi: 40 });
       for (const c of job.state.vehicle.connections)
         job.log('jointSeen', { key: `line:${c.id}`, seen: 'dry', checks: ['wiped', 'wet'] });
-      job.log('fill', { litres: 9 });
+      job.log('fill', { litres: 9, from: 'cans' });
       job.log('complaintAgain', { result: 'passed' });
       expect(refusalOf(job.state, job.sign())?.owed.map((d) => d.key)).toEqual(['identity']);
       job.log('identity', { plate: 'IS 204', mileage: 48210, unit: 'km' });
@@ -126,7 +128,7 @@ describe('straps off a second time', () => {
       job.log('torque', { key: `support:${s.id}`, asWritten: '40 N·m', lo: 40, hi: 40 });
     for (const c of job.state.vehicle.connections)
       job.log('jointSeen', { key: `line:${c.id}`, seen: 'dry', checks: ['wiped', 'wet'] });
-    job.log('fill', { litres: 9 });
+    job.log('fill', { litres: 9, from: 'cans' });
     job.log('complaintAgain', { result: 'passed' });
     job.log('identity', { plate: 'IS 204', mileage: 48210, unit: 'km' });
     expect(all()).toEqual([]);
@@ -144,7 +146,7 @@ describe('straps off a second time', () => {
     job.log('keyOn', { where: 'home', primed: 'pump' });
     const second = all();
     // Not asked anew: what belongs to the job and not to a descent.
-    const once = ['identity', 'fill'];
+    const once = ['identity', 'fill', 'cans'];
     for (const key of first.filter((k) => !once.includes(k))) expect(second).toContain(key);
     for (const gate of [2, 4]) expect(second).toContain(`gate:${gate}`);
   });

@@ -64,6 +64,13 @@ export interface Events {
     /** Id of the line. */
     line: string;
   };
+  /** A fact went past what was guessed of the tank. */
+  tankWidened: {
+    /** L that were in it at once. */
+    litres?: number;
+    /** mm that were wet above its floor. */
+    mm?: number;
+  };
   /** Something happened that should not have; it is printed. */
   flagged: {
     /** In words. */

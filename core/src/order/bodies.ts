@@ -28,6 +28,8 @@ export class ShopFiguresBody implements ShopFigures {
   @IsNumber() @Min(1) @Max(500) alone!: number;
   /** kg */
   @IsNumber() @Min(1) @Max(1000) two!: number;
+  /** kg */
+  @IsOptional() @IsNumber() @Min(1) @Max(100) lying?: number;
   /** minutes */
   @IsNumber() @Min(0) @Max(120) helperMinutes!: number;
   /** mm */

@@ -4,6 +4,8 @@ export interface ShopFigures {
   alone: number;
   /** What two may take off a jack, kg. */
   two: number;
+  /** What one may hold lying or kneeling under it, kg; left out: where every shop starts. */
+  lying?: number;
   /** What it costs to call a second pair of hands, minutes; 0 where one stands by. */
   helperMinutes: number;
   /** A jack goes this much too far, mm. */
@@ -18,7 +20,8 @@ const HELPER_MINUTES = 5;
 /** Where a shop starts; common practice, no source. */
 export const startingFigures: ShopFigures = {
   alone: 25,
-  two: 40,
+  two: 30,
+  lying: 15,
   helperMinutes: HELPER_MINUTES,
   overshoot: 10,
   eye: 10,
@@ -27,11 +30,22 @@ export const startingFigures: ShopFigures = {
 /**
  * What of a shop's own rules a judgement in a job needs, as it stands in the log.
  *
- * @example figuresOf({ alone: 15, two: 30, helper: 5 }).helperMinutes // 5
+ * @example figuresOf({ alone: 25, two: 30, lying: 15, helper: 5 }).helperMinutes // 5
  */
-export const figuresOf = ({ alone, two, helper }: { alone: number; two: number; helper: number }): ShopFigures => ({
+export const figuresOf = ({
+  alone,
+  two,
+  lying,
+  helper,
+}: {
+  alone: number;
+  two: number;
+  lying: number;
+  helper: number;
+}): ShopFigures => ({
   ...startingFigures,
   alone,
   two,
+  lying,
   helperMinutes: helper,
 });

@@ -39,7 +39,10 @@ export interface FuelAboard {
  *
  * @param out litres counted into containers so far
  * @param filled litres put in so far
+ * A plug or a pick-up from which nothing came at all tells nothing: empty or blocked, nobody knows which.
+ *
  * @param senderSuspect the sender is the complaint: what reads it is shown and does not count
+ * @param plugSilent nothing came of the plug when it was opened
  * @example fuelAboard(rail, { witnesses: [half], out: 20, filled: 0 }).aboard // what half a gauge means after 20 L came out
  */
 export function fuelAboard(
@@ -49,7 +52,14 @@ export function fuelAboard(
     out,
     filled,
     senderSuspect = false,
-  }: { witnesses: readonly Witness[]; out: number; filled: number; senderSuspect?: boolean },
+    plugSilent = false,
+  }: {
+    witnesses: readonly Witness[];
+    out: number;
+    filled: number;
+    senderSuspect?: boolean;
+    plugSilent?: boolean;
+  },
 ): FuelAboard {
   const capacity = file.tank.litres;
   const everything = estimate({ lo: 0, typ: capacity.typ / 2, hi: capacity.hi }, { kind: file.basis });
@@ -57,7 +67,10 @@ export function fuelAboard(
     id: witness.id,
     kind: witness.kind,
     said: clamp(carried(witness, out, filled), 0, capacity.hi),
-    counts: !(senderSuspect && witnessSource[witness.kind] === 'sender'),
+    counts:
+      !(senderSuspect && witnessSource[witness.kind] === 'sender') &&
+      !(plugSilent && witness.kind === 'plugDry') &&
+      !isNothing(witness),
   }));
   const counting = told.filter((w) => w.counts);
   const believed = mostBelieved(counting);
@@ -82,6 +95,10 @@ export function fuelAboard(
     contradictions: [...new Set(contradictions)],
   };
 }
+
+/** Opened or run, and nothing came: not one litre was counted out before it. */
+const isNothing = ({ kind, outBefore }: Witness): boolean =>
+  (kind === 'plugDry' || kind === 'ranDry') && outBefore === 0;
 
 interface Told {
   id: string;

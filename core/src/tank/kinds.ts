@@ -15,7 +15,7 @@ import { measured } from '../basis/index.ts';
 import { defineKind } from '../kernel/index.ts';
 import type { TankShape } from '../shape/index.ts';
 import { checkTank, type VehicleSlice } from '../vehicle/index.ts';
-import { witness, type FuelFacts, type FuelSlice } from './slice.ts';
+import { litresIn, litresOut, pastGuess, witness, type FuelFacts, type FuelSlice } from './slice.ts';
 import { witnessSource, witnessWord, type WitnessKind } from './witness.ts';
 
 /** A shape that makes sense, with an outlet inside it where one is given. */
@@ -83,6 +83,8 @@ class TankShapeBody {
 class FillBody {
   /** L */
   @IsNumber() @Min(0.1) @Max(1000) litres!: number;
+  /** Out of the cans, its own fuel; left out: new. */
+  @IsOptional() @IsIn(['cans', 'new']) from?: 'cans' | 'new';
 }
 
 /** A witness of what is aboard. */
@@ -91,7 +93,7 @@ export const fuelWitness = defineKind<'fuelWitness', FuelWitnessBody, FuelSlice,
   version: 1,
   Body: FuelWitnessBody,
   apply: (own, body, { moment, tell, facts }) => {
-    const wrong = witness(own, moment, { kind: body.witness, reading: body.reading ?? null, facts });
+    const wrong = witness(own, moment, { kind: body.witness, reading: body.reading ?? null, tell, facts });
     if (wrong) tell('flagged', { text: `not counted as a witness: ${wrong}` });
     else tell('fuelChanged', { in: false });
   },
@@ -115,8 +117,9 @@ export const container = defineKind<'container', ContainerBody, FuelSlice, FuelF
   kind: 'container',
   version: 1,
   Body: ContainerBody,
-  apply: (own, body, { moment: { id, by, at }, tell }) => {
+  apply: (own, body, { moment: { id, by, at }, tell, facts: { vehicle } }) => {
     own.pours.push({ ...body, id, by, at });
+    pastGuess({ vehicle, least: { litres: litresOut(own) - litresIn(own) }, tell });
     tell('fuelChanged', { in: false });
   },
   touches: () => ({ reads: [], writes: ['fuel'] }),
@@ -159,7 +162,7 @@ export const tankShape = defineKind<'tankShape', TankShapeBody, VehicleSlice>({
   version: 1,
   Body: TankShapeBody,
   apply: (own, { shape, outlet, litres }, { tell }) => {
-    own.vehicle.tank = { ...own.vehicle.tank, shape, outlet: outlet ?? null };
+    own.vehicle.tank = { ...own.vehicle.tank, shape, shapeBasis: 'measured', outlet: outlet ?? null };
     if (litres !== undefined) own.vehicle.tank.litres = { lo: litres, typ: litres, hi: litres, basis: measured };
     tell('tankShaped', {});
     tell('fuelChanged', { in: false });
@@ -175,11 +178,12 @@ export const fill = defineKind<'fill', FillBody, FuelSlice, FuelFacts>({
   kind: 'fill',
   version: 1,
   Body: FillBody,
-  apply: (own, { litres }, { moment: { id, by, at }, tell }) => {
-    own.fills.push({ id, litres, by, at });
+  apply: (own, { litres, from }, { moment: { id, by, at }, tell }) => {
+    own.fills.push({ id, litres, own: from === 'cans', by, at });
     tell('fuelChanged', { in: true });
   },
   touches: () => ({ reads: [], writes: ['fuel'] }),
-  words: ({ litres }, speech) => `${speech.litres(litres)} put in`,
-  arbitrary: (f) => f.record({ litres: f.integer({ min: 1, max: 60 }) }),
+  words: ({ litres, from }, speech) => `${speech.litres(litres)} ${from === 'cans' ? 'put back' : 'put in'}`,
+  arbitrary: (f) =>
+    f.record({ litres: f.integer({ min: 1, max: 60 }), from: f.constantFrom('cans' as const, 'new' as const) }),
 });

@@ -1,4 +1,4 @@
-import { litres, say } from '../quantity/index.ts';
+import { litres, mm, say } from '../quantity/index.ts';
 import type { Draft } from 'immer';
 import { InputError } from '../errors/index.ts';
 import {
@@ -8,13 +8,15 @@ import {
   type KernelState,
   type Moment,
   type RecordLine,
+  type Tell,
 } from '../kernel/index.ts';
 import type { OrderSlice } from '../order/index.ts';
-import type { Answered } from '../questions/index.ts';
-import type { VehicleSlice } from '../vehicle/index.ts';
+import { answerTo, type Answered } from '../questions/index.ts';
+import { widened, type AtLeast, type VehicleSlice } from '../vehicle/index.ts';
 import { fuelAboard, type FuelAboard, type Witness } from './aboard.ts';
 import { safeFillToday } from './day.ts';
-import { witnessLitres, type WitnessKind } from './witness.ts';
+import { DRAIN_PLUG } from './questions.ts';
+import { shownBy, witnessLitres, type WitnessKind } from './witness.ts';
 
 /** Litres that went into a can. */
 interface Pour {
@@ -68,6 +70,8 @@ interface Fill {
   id: string;
   /** L */
   litres: number;
+  /** Its own fuel, out of the cans; else new. */
+  own: boolean;
   /** Person's id. */
   by: string;
   /** ISO time. */
@@ -115,6 +119,13 @@ export const litresOut = (state: Pick<FuelSlice, 'pours' | 'moves'>): number =>
 export const litresIn = (state: Pick<FuelSlice, 'moves' | 'fills'>): number =>
   total(state.fills) + moved(state, 'returned') + moved(state, 'fedIn');
 
+/** Less than a can is ever emptied to, L; common practice, no source. */
+const CAN_REST = 0.25;
+
+/** Litres that came out and still stand in cans: not put back, not disposed of. @example litresInCans(state) // 2 */
+export const litresInCans = (state: Counted): number =>
+  total(state.pours) - moved(state, 'returned') - moved(state, 'disposed') - total(state.fills.filter((f) => f.own));
+
 /** What the maker of an entry knew of out and in. */
 const knownTo = (own: Counted, moment: Pick<Moment, 'knew'>): Counted => ({
   pours: own.pours.filter((p) => moment.knew(p.id)),
@@ -143,6 +154,7 @@ function fuelOf(state: FuelSlice & FuelFacts): FuelAboard {
       out: litresOut(counted),
       filled: litresIn(counted),
       senderSuspect: suspect,
+      plugSilent: answerTo(state, DRAIN_PLUG) === 'silent',
     });
   };
   const now = aboard([]);
@@ -166,7 +178,7 @@ const overfull = (state: FuelSlice & FuelFacts): { number: number; litres: numbe
 export function witness(
   own: Draft<FuelSlice>,
   moment: Moment,
-  { kind, reading, facts }: { kind: WitnessKind; reading: number | null; facts: Readonly<FuelFacts> },
+  { kind, reading, tell, facts }: { kind: WitnessKind; reading: number | null; tell: Tell; facts: Readonly<FuelFacts> },
 ): string | null {
   try {
     const known = knownTo(own, moment);
@@ -179,11 +191,34 @@ export function witness(
       outBefore: (kind === 'bursts' ? own.burstsFrom : null) ?? litresOut(known),
       inBefore: litresIn(known),
     });
+    pastGuess({ vehicle: facts.vehicle, least: shownBy(kind, reading), tell });
     return null;
   } catch (error) {
     if (!(error instanceof InputError)) throw error;
     return error.message;
   }
+}
+
+/** A fact that goes past what was guessed of the tank is taken; the guess is widened and asked about. */
+export function pastGuess({
+  vehicle,
+  least,
+  tell,
+}: {
+  vehicle: FuelFacts['vehicle'];
+  least: AtLeast;
+  tell: Tell;
+}): void {
+  const wider = widened(vehicle, least);
+  if (wider === vehicle) return;
+  tell('tankWidened', least);
+  const { litres: most } = vehicle.tank;
+  tell('flagged', {
+    text:
+      least.mm === undefined
+        ? say`${litres(least.litres ?? 0, least.litres ?? 0, 1)} were in it, the file guesses ${litres(most.hi)} at most: what does this tank hold?`
+        : say`wet to ${mm(least.mm)}, the file guesses a tank of ${mm(vehicle.tank.shape.height)}: what is its shape?`,
+  });
 }
 
 /** Holds the fuel. */
@@ -240,10 +275,19 @@ export const fuelSlice = defineSlice<FuelSlice, FuelFacts>({
       });
     },
   },
-  owes: (state): Debt[] =>
-    (state.out || state.deepest > 0) && state.fills.length === 0
-      ? [{ id: 'fill', key: 'fill', text: 'first fill is not written' }]
-      : [],
+  owes: (state): Debt[] => {
+    const filled = state.fills.length > 0 || moved(state, 'returned') > 0;
+    const cans = litresInCans(state);
+    return [
+      ...((state.out || state.deepest > 0) && !filled
+        ? [{ id: 'fill', key: 'fill', text: 'first fill is not written' }]
+        : []),
+      // The customer’s fuel: back in, handed over or disposed of.
+      ...(cans > CAN_REST
+        ? [{ id: 'cans', key: 'cans', text: say`${litres(cans, cans, 1)} of the customer’s fuel still stand in cans` }]
+        : []),
+    ];
+  },
   record: (state) =>
     overfull(state as FuelSlice & FuelFacts).map(({ number, litres: held, most }): RecordLine => ({
       under: 'flags',

@@ -30,7 +30,7 @@ describe('what one witness stands for', () => {
   });
   test.each<[WitnessKind, number]>([
     ['gauge', 1.2],
-    ['dip', 400],
+    ['dip', 1600],
     ['dip', -1],
     ['sinceEmpty', 500],
     ['weight', -3],
@@ -57,7 +57,7 @@ describe('what they say together', () => {
   });
 
   test('witnesses that contradict each other are named, and the newest counts', () => {
-    const told = fuelAboard(rail, { witnesses: [witness('gauge', 1), witness('plugDry', null)], out: 0, filled: 0 });
+    const told = fuelAboard(rail, { witnesses: [witness('gauge', 1), witness('plugDry', null, 1)], out: 1, filled: 0 });
     expect(told.contradictions).toEqual(['gauge and plug open and dry do not agree']);
     expect(told.aboard.hi).toBe(6);
     expect(told.sources).toEqual(['drain plug']);
@@ -66,8 +66,8 @@ describe('what they say together', () => {
   test('a pump that ran dry does not outvote a scale and a gauge, however often it says so', () => {
     const heavy = [witness('gauge', 0.75), witness('weight', 60)];
     const dry = fuelAboard(rail, {
-      witnesses: [...heavy, witness('ranDry', null), witness('bursts', 10)],
-      out: 0,
+      witnesses: [...heavy, witness('ranDry', null, 1), witness('bursts', 10, 1)],
+      out: 1,
       filled: 0,
     });
     // 60 kg less 9 to 20 of empty tank is 50 to 72 L of petrol: nowhere near the 6 a dry pick-up leaves.
@@ -83,8 +83,8 @@ describe('what they say together', () => {
   });
   test('two new sources against one old: the new ones count, whatever order the others came in', () => {
     const told = fuelAboard(rail, {
-      witnesses: [witness('gauge', 1), witness('plugDry', null), witness('dip', 5)],
-      out: 0,
+      witnesses: [witness('gauge', 1), witness('plugDry', null, 1), witness('dip', 5, 1)],
+      out: 1,
       filled: 0,
     });
     expect(told.sources).toEqual(['drain plug', 'level']);
@@ -93,7 +93,8 @@ describe('what they say together', () => {
   });
   test('a count and the dry pump it ends in are one source', () => {
     expect(
-      fuelAboard(rail, { witnesses: [witness('ranDry', null), witness('bursts', 30)], out: 0, filled: 0 }).sources,
+      fuelAboard(rail, { witnesses: [witness('ranDry', null, 1), witness('bursts', 30, 1)], out: 1, filled: 0 })
+        .sources,
     ).toEqual(['pick-up']);
   });
 

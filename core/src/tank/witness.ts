@@ -5,7 +5,7 @@ import { fuels } from '../fluid/index.ts';
 import { burstLitres } from './bursts.ts';
 import { behindSills } from './stays.ts';
 import { shareAt } from '../shape/index.ts';
-import { estimateOf, type VehicleFile } from '../vehicle/index.ts';
+import { estimateOf, widened, type AtLeast, type VehicleFile } from '../vehicle/index.ts';
 
 /** What can say how much is aboard. */
 export type WitnessKind =
@@ -40,6 +40,10 @@ export const witnessWord: Record<WitnessKind, string> = {
   ranDry: 'pump or siphon ran dry',
 };
 
+/** No tank of these vehicles holds more L, or stands higher, mm: beyond that the reading is wrong. Common practice, no source. */
+const MOST_LITRES = 400;
+const MOST_HEIGHT = 1500;
+
 /** A needle is read to an eighth of the scale either way; common practice, no source. */
 export const GAUGE_ERROR = 0.125;
 /** A dip or a level seen through the wall, mm either way; common practice, no source. */
@@ -59,7 +63,8 @@ export const COUNT_ERROR = 0.03;
  * @throws InputError when the reading cannot be
  * @example witnessLitres(rail, 'gauge', 0.5) // 22.5 … 81 L for a tank of 60–130 L
  */
-export function witnessLitres(file: VehicleFile, kind: WitnessKind, reading: number | null): Estimate {
+export function witnessLitres(guessed: VehicleFile, kind: WitnessKind, reading: number | null): Estimate {
+  const file = widened(guessed, shownBy(kind, reading));
   const capacity = estimateOf(file, file.tank.litres);
   const { height } = file.tank.shape;
   switch (kind) {
@@ -71,11 +76,12 @@ export function witnessLitres(file: VehicleFile, kind: WitnessKind, reading: num
       return estimate({ lo, typ: Math.min(hi, Math.max(lo, share * capacity.typ)), hi }, commonPractice);
     }
     case 'sinceEmpty': {
+      const most = Math.min(capacity.hi, MOST_LITRES);
       const litres = within(reading, {
         lo: 0,
-        hi: capacity.hi,
+        hi: most,
         field: kind,
-        expected: `0 to ${capacity.hi} L, what the tank can hold`,
+        expected: `0 to ${most} L, what the tank can hold`,
       });
       const unusable = estimateOf(file, file.tank.unusable);
       return estimate(
@@ -85,11 +91,12 @@ export function witnessLitres(file: VehicleFile, kind: WitnessKind, reading: num
     }
     case 'dip':
     case 'levelSeen': {
+      const most = Math.min(height, MOST_HEIGHT);
       const mm = within(reading, {
         lo: 0,
-        hi: height,
+        hi: most,
         field: kind,
-        expected: `0 to ${height} mm, the height of the tank`,
+        expected: `0 to ${most} mm, the height of the tank`,
       });
       return throughShape(file, { lo: mm - LEVEL_ERROR, typ: mm, hi: mm + LEVEL_ERROR });
     }
@@ -143,6 +150,13 @@ export function witnessLitres(file: VehicleFile, kind: WitnessKind, reading: num
     }
   }
 }
+
+/** What a witness shows of the tank itself: it holds, or is wet, at least so much. */
+export const shownBy = (kind: WitnessKind, reading: number | null): AtLeast => {
+  if (reading === null) return {};
+  if (kind === 'sinceEmpty') return { litres: reading };
+  return kind === 'dip' || kind === 'levelSeen' ? { mm: reading } : {};
+};
 
 /** Litres between two levels through the shape; the shape says the share, the file how much full is. */
 function throughShape(file: VehicleFile, { lo, typ, hi }: Span): Estimate {

@@ -47,3 +47,4 @@ export {
 export { waysOff, waysOn } from './supports.ts';
 export { asUsual, asVariant } from './variant.ts';
 export { waitsOf } from './waits.ts';
+export { widened, type AtLeast } from './widened.ts';

@@ -6,6 +6,7 @@ import { pumpOf } from './pump.ts';
 import { BLOCKS, MORE_TILT, PUMP, REACH, SEALED, VARIANT } from './questions.ts';
 import type { FuelSystem, PumpKind, Range, VehicleFile, Way } from './types.ts';
 import { asUsual, asVariant } from './variant.ts';
+import { widened } from './widened.ts';
 
 /** The vehicle of the job, as far as it is known by now. */
 export interface VehicleSlice {
@@ -91,6 +92,9 @@ export const vehicleSlice = defineSlice<VehicleSlice>({
     return { vehicle: asUsual(vehicle), file: vehicle, numbers: numbersOf(vehicle), found: [] };
   },
   hears: {
+    tankWidened: (own, least) => {
+      own.vehicle = widened(own.vehicle, least);
+    },
     answered: (own, { question, of, value }, { tell }) => {
       try {
         const told = { question, of, value };

@@ -301,6 +301,8 @@ export interface VehicleFile {
   tank: {
     material: 'plastic' | 'steel';
     shape: TankShape;
+    /** How the shape is known; left out: as the file is. */
+    shapeBasis?: BasisKind;
     litres: Range;
     emptyMass: Range;
     /** Litres that stay when the usual way of draining takes no more. */

@@ -233,7 +233,7 @@ export function demoJobs(now: Date): Entry[][] {
     .up();
   for (const key of saloon.state.items.filter((i) => i.kind === 'support').map((i) => i.key))
     saloon.log('torque', { key, asWritten: '41 N·m', lo: 41, hi: 41 }, 2);
-  saloon.log('fill', { litres: 9 }, 4);
+  saloon.log('fill', { litres: 9, from: 'cans' }, 4).log('fuelMoved', { what: 'disposed', litres: 2 }, 2);
   for (const c of saloon.state.vehicle.connections.filter((c) => c.kind !== 'plug' && c.kind !== 'ground'))
     saloon.log('jointSeen', { key: `line:${c.id}`, seen: 'dry', checks: ['wiped', 'wet'] }, 1);
   saloon

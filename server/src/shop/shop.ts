@@ -55,6 +55,8 @@ export class Shop {
   /** kg one and two people may take off a jack. */
   @IsNumber() @Min(5) @Max(60) alone!: number;
   @IsNumber() @Min(5) @Max(120) two!: number;
+  /** kg one may hold lying or kneeling under it. */
+  @IsNumber() @Min(5) @Max(60) lying!: number;
   /** What it costs to call a second pair of hands from their own work, minutes. */
   @IsNumber() @Min(0) @Max(120) helper!: number;
   @IsDefined() @ValidateNested() @Type(() => Prices) prices!: Prices;
@@ -66,6 +68,7 @@ const start: Shop = {
   name: 'The shop',
   alone: startingFigures.alone,
   two: startingFigures.two,
+  lying: startingFigures.lying ?? startingFigures.alone,
   helper: startingFigures.helperMinutes,
   prices: { currency: '', hour: null, disposal: null },
   kit: {

@@ -26,6 +26,8 @@ export interface Shop {
   alone: number;
   /** Most that two people do, kg. */
   two: number;
+  /** Most that one person holds lying under it, kg. */
+  lying: number;
   /** Minutes it costs to call a second pair of hands. */
   helper: number;
   /** What it takes for its work. */

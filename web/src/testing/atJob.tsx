@@ -24,6 +24,7 @@ const shop: Shop = {
   name: 'The shop',
   alone: startingFigures.alone,
   two: startingFigures.two,
+  lying: 15,
   helper: startingFigures.helperMinutes,
   prices: { currency: '', hour: null, disposal: null },
   kit: {
@@ -62,6 +63,7 @@ export const mayBeOpened: { kind: EntryKind; body: unknown }[] = [
   ...said(1, { air: 'yes', heat: 'yes', support: 'yes', hands: 'yes' }),
   { kind: 'pressure', body: { reading: 3 } },
   { kind: 'gate', body: { gate: 1 } },
+  { kind: 'container', body: { number: 1, capacity: 20, litres: 5, clean: true } },
   { kind: 'fuelWitness', body: { witness: 'plugDry' } },
   { kind: 'fuelWitness', body: { witness: 'dip', reading: 0 } },
   ...said(2, { battery: 'yes', jack: 'yes', helper: 'here' }),

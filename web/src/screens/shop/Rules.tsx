@@ -17,7 +17,8 @@ const show = (value: number | null): string => (value === null ? '' : String(val
 /** What each figure is called, and what is expected of it. */
 const figures = {
   alone: ['One may take off a jack, kg', needs('kilograms, as 25')],
-  two: ['Two may take off a jack, kg', needs('kilograms, as 40')],
+  two: ['Two may take off a jack, kg', needs('kilograms, as 30')],
+  lying: ['One may hold lying under it, kg', needs('kilograms, as 15')],
   helper: ['Calling a second pair of hands, minutes', needs('minutes, as 5')],
   hour: ['Price of an hour', may('an amount, as 58')],
   disposal: ['Disposal, for a litre of fuel', may('an amount, as 1.40')],
@@ -30,7 +31,7 @@ const figures = {
 } as const satisfies Record<string, readonly [string, (v: string) => true | string]>;
 type Figure = keyof typeof figures;
 const groups: { title: string; ids: Figure[] }[] = [
-  { title: '', ids: ['alone', 'two', 'helper'] },
+  { title: '', ids: ['alone', 'two', 'lying', 'helper'] },
   { title: 'Prices, for quotes', ids: ['hour', 'disposal'] },
   { title: 'What it drains with', ids: ['transferPump', 'siphonBore', 'siphonLength'] },
   { title: 'The jack', ids: ['jackRated', 'jackPad', 'jackLowered'] },
@@ -59,6 +60,7 @@ export function Rules({
           name: v.name,
           alone: number(v.alone),
           two: number(v.two),
+          lying: number(v.lying),
           helper: number(v.helper),
           bays,
           prices: { currency: v.currency.trim(), hour: numberOrNone(v.hour), disposal: numberOrNone(v.disposal) },
@@ -187,6 +189,7 @@ const asText = (shop: Shop) => {
     cans: kit.cans.join(', '),
     alone: show(shop.alone),
     two: show(shop.two),
+    lying: show(shop.lying),
     helper: show(shop.helper),
     hour: show(prices.hour),
     disposal: show(prices.disposal),

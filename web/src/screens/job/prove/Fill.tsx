@@ -1,6 +1,7 @@
-import { FIRST_FILL, type Estimate, litres, rounded } from '@iron-cradle/core';
+import { FIRST_FILL, litresInCans, type Estimate, litres, rounded } from '@iron-cradle/core';
 import { useState } from 'react';
 import { useJob } from '../../../log/useJob.ts';
+import { Choice } from '../../../ui/Choice.tsx';
 import { QuantityField } from '../../../ui/QuantityField.tsx';
 import { useWords, Words } from '../../../ui/Words.tsx';
 
@@ -9,12 +10,18 @@ export function Fill() {
   const { state, enter } = useJob();
   const words = useWords();
   const [typed, setTyped] = useState<Estimate | null>(null);
+  const inCans = litresInCans(state);
+  const [chosen, setChosen] = useState<'cans' | 'new' | null>(null);
+  const from = chosen ?? (inCans > 0 ? 'cans' : 'new');
   const room = state.vehicle.tank.litres.hi - state.fuel.aboard.lo;
   const wanted = typed ? Math.round(typed.typ * 10_000) / 10 : 0;
-  const problem =
+  // What went in went in: said, never refused.
+  const doubt =
     typed && wanted > room
-      ? `The tank holds ${words([litres(state.vehicle.tank.litres.hi)])} at most and has ${words([rounded(litres, state.fuel.aboard, 1)])}.`
-      : null;
+      ? `More than ${words([litres(state.vehicle.tank.litres.hi)])}, which the file says it holds at most, with ${words([rounded(litres, state.fuel.aboard, 1)])} aboard: really?`
+      : typed && from === 'cans' && wanted > inCans + 0.05
+        ? `Only ${words([litres(inCans, inCans, 1)])} stand in cans: really?`
+        : null;
   return (
     <section aria-label="fill">
       <h2 className="text-24">First fill</h2>
@@ -37,15 +44,30 @@ export function Fill() {
             onRead={setTyped}
             hint="9 L or 2 1/2 gal"
           />
-          {problem && <p className="pb-2 font-semibold text-halt">{problem}</p>}
+          <div className="pb-3">
+            <Choice
+              label="Which fuel"
+              value={from}
+              onChoose={setChosen}
+              options={[
+                { value: 'cans', label: 'Its own, from the cans' },
+                { value: 'new', label: 'New' },
+              ]}
+            />
+          </div>
+          {doubt && (
+            <p role="status" className="pb-2 font-semibold text-look">
+              {doubt}
+            </p>
+          )}
           <button
             type="button"
             className="btn w-full"
             data-action="fill"
-            disabled={!typed || wanted <= 0 || problem !== null}
-            onClick={() => void enter('fill', { litres: wanted }).then(() => setTyped(null))}
+            disabled={!typed || wanted <= 0}
+            onClick={() => void enter('fill', { litres: wanted, from }).then(() => setTyped(null))}
           >
-            {typed && !problem ? `${words([litres(wanted, wanted, 1)])} went in` : 'Went in'}
+            {typed ? `${words([litres(wanted, wanted, 1)])} went in` : 'Went in'}
           </button>
         </>
       )}

@@ -14,7 +14,13 @@ describe('the call', () => {
     const before = await asked();
     expect(before.length).toBeGreaterThan(0);
     expect(before.length).toBeLessThanOrEqual(3);
-    expect(before).toContain('slack vent');
+    // Which vehicle it is comes first; each answer makes room for the next question.
+    for (let i = 0; i < 20 && !(await asked()).includes('slack vent'); i++) {
+      const [first] = (await asked()).filter((id) => id !== 'dip');
+      await ines.tap(`::-p-xpath((//*[@data-question="${first}"]//button)[last()])`);
+      await ines.page.waitForSelector(`[data-question="${first}"]`, { hidden: true });
+    }
+    expect(await asked()).toContain('slack vent');
     await ines.tap('::-p-xpath(//*[@data-question="slack vent"]//button[contains(., "Less")])');
     await ines.page.waitForSelector('[data-question="slack vent"]', { hidden: true });
     await ines.arrives('demo-van-9', 'answer', { question: 'slack', of: 'vent', value: 'short' });

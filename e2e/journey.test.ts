@@ -104,7 +104,7 @@ step(
     await ines.tapText('Enter it');
     await ines.tapText('Gate 2');
     await ines.tapText('Battery is off');
-    await ines.tapText('Jack carries it');
+    await ines.tapText('They carry it');
     await ines.tapText('Helper is here');
     await ines.tapText('Gate 2: supports may come off');
     await ines.sees('Before it moves');
@@ -232,6 +232,8 @@ step(
     await ines.tap('::-p-xpath(//button[contains(., "halt")])');
     await ines.tapText('Write it down');
     await ines.sees('strainer torn');
+    // A halt that was found holds the gate until it is answered.
+    await ines.tap('[data-answered=replaced]');
     await ines.tapText('It is out');
     await ines.tapText('Tests passed');
     await ines.tapText('New seal');
@@ -250,6 +252,7 @@ step(
       if (text.includes('Now prove it, joint by joint')) break;
       if (await ines.page.$('[data-gate="4"]:not([aria-disabled])')) await act('[data-gate="4"]');
       else if (text.includes('Joints wiped dry, tray under?')) await ines.tapText('Wiped dry');
+      else if (text.includes('Is nobody underneath?')) await ines.tapText('Nobody is');
       else if (text.includes('Battery back on')) await ines.tapText('Battery is on');
       else if (await ines.page.$('[data-action=key-on]')) await act('[data-action=key-on]');
       else if (await ines.page.$('[data-action=test-good]')) await ines.tap('[data-action=test-good]');
@@ -276,6 +279,7 @@ step(
     expect(await ines.page.$eval('[data-action=sign]', (e) => e.getAttribute('aria-disabled'))).toBe('true');
     await ines.type('Litres put in', '9');
     await ines.tap('[data-action=fill]');
+    await ines.tap('[data-action=cans-away]');
     await ines.tap('[data-check=wiped]');
     await ines.tap('[data-check=wet]');
     for (const key of await ines.page.$$eval('[data-joint$="=dry"]', (list) =>

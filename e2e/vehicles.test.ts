@@ -19,6 +19,7 @@ describe('a vehicle file, written by a technician', () => {
   test('begun from a mounting, planned while it is written, wrong figures said in place, kept as a version', async () => {
     await ines.go('/vehicles');
     await ines.tap('[data-begin="rail"]');
+    await ines.tap('[data-burns="petrol"]');
     await ines.sees('What the shop calls it');
     await ines.type('What the shop calls it', '');
     await ines.type('What the shop calls it', 'Tender 3, harbour');

@@ -108,18 +108,26 @@ export class Person {
       `::-p-xpath(//label[contains(normalize-space(.), "${label}")]/following::*[self::input or self::textarea][1])`,
       { visible: true },
     );
-    await handle!.click({ count: 3 });
+    await handle!.evaluate((e) => e.scrollIntoView({ block: 'center', behavior: 'instant' as ScrollBehavior }));
+    await handle!.click();
+    // What stands there is replaced, wherever the tap put the caret.
+    await handle!.evaluate((e) => (e as unknown as { select: () => void }).select());
     if (text === '') await handle!.press('Backspace');
     else await handle!.type(text);
   }
 
-  /** Waits until the text stands on the page. */
+  /** Waits until the text stands on the page; says what stands there instead where it never does. */
   async sees(text: string): Promise<void> {
-    await this.page.waitForFunction(
-      (t) => document.body.innerText.replace(/\s+/g, ' ').toLowerCase().includes(t.toLowerCase()),
-      {},
-      text,
-    );
+    try {
+      await this.page.waitForFunction(
+        (t) => document.body.innerText.replace(/\s+/g, ' ').toLowerCase().includes(t.toLowerCase()),
+        {},
+        text,
+      );
+    } catch (error) {
+      const there = (await this.text().catch(() => 'a page that does not answer')).slice(0, 1200);
+      throw new Error(`“${text}” was never read at ${this.page.url()}, but: ${there}`, { cause: error });
+    }
   }
 
   text = (): Promise<string> => this.page.evaluate(() => document.body.innerText.replace(/\s+/g, ' '));

@@ -158,9 +158,10 @@ const LOOK_STAKE = 5;
 /** One look decides which vehicle it is. At stake is what comes off and goes back in one case and not in the other. */
 function variantQuestions(state: JobState): CallQuestion[] {
   const { file } = state;
+  // What never blocks is cleared only where it helps: there or not, it costs nothing by itself.
   const ways = new Map([
     ...file.connections.map((c) => [c.id, [c.part[0], c.make[0]]] as const),
-    ...file.obstructions.map((o) => [o.id, [o.clear[0], o.restore[0]]] as const),
+    ...file.obstructions.flatMap((o) => (o.blocksAt ? [[o.id, [o.clear[0], o.restore[0]]] as const] : [])),
   ]);
   const minutes = (ids: readonly string[]) =>
     ids

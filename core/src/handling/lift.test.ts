@@ -1,8 +1,8 @@
 import { inWords } from '../quantity/index.ts';
 import { InputError } from '../errors/index.ts';
-import { measured } from '../basis/index.ts';
-import { estimate, exactly } from '../estimate/index.ts';
+import { exactly } from '../estimate/index.ts';
 import { archetypes } from '../vehicle/index.ts';
+import { usualArchetypes } from '../vehicle/testing.ts';
 import { judgeJack, judgeLift, postBalance, raiseHeight, tankCentre, teamLift } from './index.ts';
 import { weightLimit, weightLimitUS, type LiftMetric } from './lift.ts';
 
@@ -71,21 +71,63 @@ describe('centre of the tank', () => {
 });
 
 describe('jack', () => {
-  const centre = tankCentre(rail, estimate({ lo: 5, typ: 8, hi: 12 }, measured));
+  const box = usualArchetypes[0]!;
+  /** As if it had been measured, so that only the physics speaks; held so that its own tilt is small. */
+  const known = { ...box, basis: 'measured' as const, tiltLimit: 20 };
+  const on = (litres: number, more: Partial<Parameters<typeof judgeJack>[1]> = {}) => ({
+    file: known,
+    litres: exactly(litres),
+    under: 550,
+    over: 140,
+    ...more,
+  });
+  const degrees = (verdict: ReturnType<typeof judgeJack>) =>
+    Number(/to (\d+)° of tilt/.exec(inWords(verdict.reasons[0]!.text))?.[1]);
+
   test('too small is said with both figures', () => {
-    const verdict = judgeJack({ rated: 15, pad: 400, height: 800 }, centre, { under: 550, over: 120 });
+    const verdict = judgeJack({ rated: 15, pad: 400 }, on(8));
     expect(verdict.outcome).toBe('bad');
     expect(verdict.reasons[0]!.text).toBe('the jack is too small');
     expect(inWords(verdict.reasons[0]!.limit!)).toBe('15 kg rated');
     // 15 kg × 2.2046 lb/kg = 33.07
     expect(inWords(verdict.reasons[0]!.limit!, 'us')).toBe('33 lb rated');
   });
-  test('under the middle it stands to atan(half pad / height); beside it, it does not', () => {
-    expect(judgeJack({ rated: 200, pad: 400, height: 800 }, centre, { under: 550, over: 200 }).reasons[0]!.text).toBe(
-      'stays on the pad to 45° of tilt',
+
+  test('an empty tank slides before it leaves: atan 0.4 is 21.8°, less three', () => {
+    expect(degrees(judgeJack({ rated: 200, pad: 400 }, on(0)))).toBe(21 - 3);
+  });
+
+  test('fuel runs to the low end: the wedge of 10 L in a box, by hand', () => {
+    // At θ the wedge is l = √(2V / (w·tan θ)) long, its centroid l/3 from the low end; shell 9 to 20 kg, petrol 0.72 to 0.775.
+    const leans = (deg: number): number => {
+      const slope = Math.tan((deg * Math.PI) / 180);
+      const share = (litres: number) => (litres / box.tank.litres.typ) * ((1100 * 420 * 280) / 1e6);
+      const l = Math.sqrt((2 * share(10) * 1e6) / (420 * slope));
+      const x = 1100 - l / 3;
+      const fuel = 10 * 0.775;
+      return (9 * 550 + fuel * x) / (9 + fuel) - 550 + 140 * slope;
+    };
+    let hand = 5;
+    while (leans(hand + 1) <= 200) hand += 1;
+    expect(hand).toBeLessThan(21);
+    expect(degrees(judgeJack({ rated: 200, pad: 400 }, on(10)))).toBe(hand - 3);
+    // With the fuel frozen in the middle it would have said atan(200 / 140) = 55°.
+    expect(hand).toBeLessThan(30);
+  });
+
+  test('a guessed tank is said to be guessed; beside the middle it does not stand at all', () => {
+    const guessed = judgeJack({ rated: 200, pad: 400 }, on(5, { file: { ...known, basis: 'typical' } }));
+    expect(guessed.outcome).toBe('doubtful');
+    expect(guessed.reasons.map((r) => inWords(r.text)).join()).toMatch(/only guessed/);
+    expect(judgeJack({ rated: 200, pad: 200 }, on(5, { under: 800 })).outcome).toBe('bad');
+    expect(judgeJack({ rated: 200, pad: 400 }, on(5)).next[0]).toMatch(/strap the tank to the saddle/);
+    expect(() => judgeJack({ rated: 0, pad: 200 }, on(5))).toThrow(InputError);
+  });
+
+  test('a plan that tilts further than it stays is never good', () => {
+    expect(judgeJack({ rated: 200, pad: 400 }, on(10, { file: { ...known, tiltLimit: 400 } })).outcome).not.toBe(
+      'good',
     );
-    expect(judgeJack({ rated: 200, pad: 200, height: 800 }, centre, { under: 800, over: 120 }).outcome).toBe('bad');
-    expect(() => judgeJack({ rated: 0, pad: 200, height: 800 }, centre, { under: 550, over: 120 })).toThrow(InputError);
   });
 });
 

@@ -75,23 +75,59 @@ interface Jack {
   rated: number;
   /** Width of the padded head, mm. */
   pad: number;
-  /** How high the head stands when it carries, mm. */
-  height: number;
+}
+
+/** Rubber on steel or plastic; common practice, no source. Wet with fuel half of it. */
+const FRICTION = 0.4;
+const FRICTION_WET = FRICTION / 2;
+/** A plan’s tilt is never meant to be the last that holds, degrees; common practice, no source. */
+const SPARE = 3;
+/** No tank is tilted further on one jack, degrees: the search for where it leaves ends there. */
+const STEEPEST = 45;
+
+const degreesOf = (slope: number): number => (Math.atan(slope) * 180) / Math.PI;
+
+/** What stands on the jack: the file, litres aboard, and where the pad is. mm from the first end, and of the centre over the pad. */
+interface OnPad {
+  file: VehicleFile;
+  litres: Estimate;
+  under: number;
+  over: number;
 }
 
 /**
- * Does the jack carry it and does it stay on the pad? Load against its rating, the centre against the pad, and the tilt
- * at which it would leave it: tan θ = half pad / height of the centre over the pad.
- *
- * @param centre of tank and fuel
- * @param under where the middle of the pad stands, mm from the first end
- * @param over height of the centre above the pad, mm
- * @throws InputError for a jack that is none
- * @example judgeJack({ rated: 200, pad: 400, height: 900 }, centre, { under: 550, over: 120 }).outcome // 'good'
+ * The tilt at which the middle of the weight leaves the pad, the fuel running to the low end as it tips, in both axes and
+ * both ways. Degrees, whole ones, rounded down; `STEEPEST` where it never does.
  */
-export function judgeJack(jack: Jack, centre: Centre, { under, over }: { under: number; over: number }): Verdict {
+function leavesPadAt(jack: Jack, { file, litres, under, over }: OnPad): number {
+  const half = jack.pad / 2;
+  const middle = file.tank.shape.width / 2;
+  const stands = (degrees: number): boolean => {
+    const lean = over * Math.tan((degrees * Math.PI) / 180);
+    return [-1, 1].every((way) => {
+      const along = tankCentre(file, litres, { tilt: { x: way * degrees, y: 0 } }).x;
+      const across = tankCentre(file, litres, { tilt: { x: 0, y: way * degrees } }).y;
+      const off = (c: Estimate, at: number) => Math.max(way * (c.lo - at), way * (c.hi - at)) + lean;
+      return off(along, under) <= half && off(across, middle) <= half;
+    });
+  };
+  let degrees = 0;
+  while (degrees < STEEPEST && stands(degrees + 1)) degrees += 1;
+  return degrees;
+}
+
+/**
+ * Does the jack carry it and does it stay on the pad? Load against its rating; the middle of the weight against the pad,
+ * found by moving fuel and tank together; and where it would slide: tan θ against the friction of pad and tank.
+ *
+ * @throws InputError for a jack that is none
+ * @example judgeJack({ rated: 200, pad: 400 }, { file: rail, litres: exactly(5), under: 550, over: 120 }).outcome // 'doubtful': guessed
+ */
+export function judgeJack(jack: Jack, on: OnPad): Verdict {
   if (!(jack.rated > 0)) throw new InputError('jack.rated', String(jack.rated), 'kilograms above zero');
   if (!(jack.pad > 0)) throw new InputError('jack.pad', String(jack.pad), 'a width above zero');
+  const { file, litres, under } = on;
+  const centre = tankCentre(file, litres);
   if (centre.mass.hi > jack.rated)
     return {
       outcome: 'bad',
@@ -122,16 +158,31 @@ export function judgeJack(jack: Jack, centre: Centre, { under, over }: { under: 
         say`move the pad to ${mm(roundTo((centre.x.lo + centre.x.hi) / 2, 10))} from the first end, or use two jacks`,
       ],
     };
-  const degrees = (Math.atan((jack.pad / 2 - off) / Math.max(1, over)) * 180) / Math.PI;
-  const reason = {
-    text: `stays on the pad to ${Math.floor(degrees + 1e-6)}° of tilt`,
-    figure,
-    limit: say`${kilograms(jack.rated)} rated`,
-    basis: computed('tan θ = half pad / height'),
-  };
-  return degrees < 5
-    ? { outcome: 'doubtful', reasons: [reason], next: ['a strap around tank and jack; a wider head'] }
-    : { outcome: 'good', reasons: [reason], next: [] };
+  const leaves = leavesPadAt(jack, on);
+  const slides = Math.floor(degreesOf(FRICTION));
+  const wet = Math.floor(degreesOf(FRICTION_WET));
+  const most = Math.max(0, Math.min(leaves, slides) - SPARE);
+  const needs = Math.ceil(degreesOf(file.tiltLimit / file.length));
+  const guessed = file.basis !== 'measured' && file.basis !== 'learned';
+  const reasons = [
+    {
+      text: `stays on the pad to ${most}° of tilt, the fuel running with it; slides from ${slides}° dry, ${wet}° wet with fuel`,
+      figure,
+      limit: say`${kilograms(jack.rated)} rated`,
+      basis: computed('moments of shell and fuel at each tilt, less 3°; friction 0.4, wet 0.2, common practice'),
+    },
+    ...(guessed
+      ? [{ text: 'length and mass of this tank are only guessed: so is this', basis: { kind: file.basis } }]
+      : []),
+  ];
+  const strap = 'strap the tank to the saddle; it drifts sideways as the jack sinks, so let the wheels roll';
+  if (most < needs)
+    return {
+      outcome: most < wet || leaves <= SPARE ? 'bad' : 'doubtful',
+      reasons: [{ ...reasons[0]!, limit: `the plan may tilt it ${needs}°` }, ...reasons.slice(1)],
+      next: [strap, 'take more out, use a wider head, a board of two thirds of the tank, or two jacks'],
+    };
+  return { outcome: guessed || needs > wet ? 'doubtful' : 'good', reasons, next: [strap] };
 }
 
 interface Axles {

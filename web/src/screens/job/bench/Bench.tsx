@@ -14,6 +14,15 @@ import { Ring } from './Ring.tsx';
 const PLACES = ['inside', 'ring and seal', 'sender', 'pump', 'hoses', 'straps', 'outside', 'frame'] as const;
 const VERDICTS: Outcome[] = ['good', 'doubtful', 'bad', 'unknown'];
 
+/** What a halt is answered by; the lead may overrule it at the gate instead. */
+const ANSWERS = ['repaired', 'replaced', 'cleaned'] as const;
+
+type Found = { what: string; where: string; verdict: Outcome };
+/** Is this a halt with no later word about the same thing at the same place? */
+const isUnanswered = (list: readonly Found[], i: number): boolean =>
+  list[i]!.verdict === 'bad' &&
+  !list.slice(i + 1).some((later) => later.what === list[i]!.what && later.where === list[i]!.where);
+
 /** Bench: findings with their verdicts, things counted in and out, then gate 3. */
 export default function Bench() {
   const { jobId, state } = useJob();
@@ -24,7 +33,7 @@ export default function Bench() {
       page
       stage={() => (
         <div className="h-full overflow-y-auto p-4 mid:p-6">
-          <h1 className="pb-4 text-32">{state.out ? 'On the bench' : 'On the jack, at its top'}</h1>
+          <h1 className="pb-4 text-32">{state.out ? 'On the bench' : 'Part-way, at its top'}</h1>
           <Findings />
         </div>
       )}
@@ -61,12 +70,29 @@ function Findings() {
         {state.findings.map((finding, i) => (
           <li key={i} className="flex items-start gap-3 py-2">
             <Shape outcome={finding.verdict} />
-            <div>
+            <div className="min-w-0 flex-1">
               <p className="narrow text-20">{finding.what}</p>
               <p className="text-quiet">
                 {finding.where}
                 {finding.note ? `; ${finding.note}` : ''}
               </p>
+              {!state.signed && isUnanswered(state.findings, i) && (
+                <div className="grid grid-cols-3 gap-3 pt-2" role="group" aria-label={`answer to ${finding.what}`}>
+                  {ANSWERS.map((note) => (
+                    <button
+                      key={note}
+                      type="button"
+                      className="btn"
+                      data-answered={note}
+                      onClick={() =>
+                        void enter('finding', { what: finding.what, where: finding.where, verdict: 'good', note })
+                      }
+                    >
+                      {note}
+                    </button>
+                  ))}
+                </div>
+              )}
             </div>
           </li>
         ))}

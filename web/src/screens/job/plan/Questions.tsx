@@ -55,7 +55,13 @@ export function Questions({ questions }: { questions: readonly CallQuestion[] })
           <li key={step.id} className="flex justify-between gap-3 py-2">
             <span>
               {witnessWord[step.kind]}
-              {!step.counts && <span className="text-quiet">: the sender is the complaint, it does not count</span>}
+              {!step.counts && (
+                <span className="text-quiet">
+                  {['gauge', 'scan', 'ohms'].includes(step.kind)
+                    ? ': the sender is the complaint, it does not count'
+                    : ': nothing came, it tells nothing'}
+                </span>
+              )}
             </span>
             <span className="reading shrink-0">{words([litres(step.said.lo, step.said.hi)])}</span>
           </li>

@@ -69,6 +69,27 @@ export function Fill() {
           >
             {typed ? `${words([litres(wanted, wanted, 1)])} went in` : 'Went in'}
           </button>
+          {inCans >= 0.3 && (
+            <div className="grid gap-3 pt-4">
+              <p>
+                <Words of={[litres(inCans, inCans, 1)]} /> of the customer’s fuel still stand in cans.
+              </p>
+              <button
+                type="button"
+                className="btn w-full"
+                data-action="cans-away"
+                onClick={() =>
+                  void enter('fuelMoved', {
+                    what: 'disposed',
+                    litres: Math.round(inCans * 100) / 100,
+                    words: 'handed over or disposed of',
+                  })
+                }
+              >
+                Handed over or disposed of
+              </button>
+            </div>
+          )}
         </>
       )}
     </section>

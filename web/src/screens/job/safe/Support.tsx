@@ -1,4 +1,5 @@
 import {
+  byJack,
   InputError,
   judgeJack,
   postBalance,
@@ -34,6 +35,9 @@ export function Support() {
   const [open, setOpen] = useState(false);
   const jack = shop?.kit.jackLowered ?? 150;
   const { shape } = state.vehicle.tank;
+  // Nothing goes under it where hands carry it: no jack, no lift.
+  if (!byJack(state.vehicle))
+    return <p className="text-quiet">It is carried by hand: it stays on its wheels, chocked.</p>;
   return (
     <div className="grid gap-3">
       <ul className="ruled border-y border-rule" aria-label="how high it must stand">
@@ -123,8 +127,9 @@ function Balance({ open, onClose }: { open: boolean; onClose: () => void }) {
 export function JackCheck() {
   const { state } = useJob();
   const shop = useShop().data;
+  if (!byJack(state.vehicle)) return null;
   const centre = tankCentre(state.vehicle, state.fuel.aboard);
-  const jack = { rated: shop?.kit.jackRated ?? 200, pad: shop?.kit.jackPad ?? 400, height: 0 };
+  const jack = { rated: shop?.kit.jackRated ?? 200, pad: shop?.kit.jackPad ?? 400 };
   const under = (centre.x.lo + centre.x.hi) / 2;
   const over = state.vehicle.tank.shape.height / 2;
   return (
@@ -136,7 +141,7 @@ export function JackCheck() {
         </span>{' '}
         from the {state.vehicle.ends[0]} end, under the middle of the weight.
       </p>
-      <VerdictView verdict={judgeJack(jack, centre, { under, over })} />
+      <VerdictView verdict={judgeJack(jack, { file: state.vehicle, litres: state.fuel.aboard, under, over })} />
     </div>
   );
 }

@@ -265,7 +265,7 @@ step(
     }
     const entries = await log();
     const made = entries.filter((e) => e.kind === 'made');
-    expect(made.length).toBe(8);
+    expect(made.length).toBe(9);
     expect(entries.some((e) => e.kind === 'gate' && e.body.gate === 4)).toBe(true);
     await ines.tapText('Prove it');
   },

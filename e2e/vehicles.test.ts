@@ -103,7 +103,8 @@ describe('a vehicle file, written by a technician', () => {
   test('beside the mounting it came from: just what was changed', async () => {
     await ines.tapText('Compare');
     await ines.page.select('[role="dialog"] select', archetypes[0]!.id);
-    await ines.page.waitForSelector('[data-differences="1"]');
+    // What was added, and what pushes the fuel, which nobody has said of this one, and where that sits.
+    await ines.page.waitForSelector('[data-differences="3"]');
     await ines.sees('tow wiring');
     await ines.tapText('Close');
   }, 30_000);

@@ -57,6 +57,7 @@ export {
 } from './handling/index.ts';
 export {
   bindings,
+  FILE_FITS,
   GOAL,
   holdersAt,
   isOn,
@@ -262,6 +263,7 @@ export {
   asUsual,
   byJack,
   carriedBy,
+  isOpening,
   isSealed,
   PUMP,
   pumpOf,

@@ -1,3 +1,4 @@
+import { pumpWord } from './pump.ts';
 import type { VehicleFile } from './types.ts';
 
 /** One place where two files differ. */
@@ -56,6 +57,10 @@ const words: Record<string, string> = {
   reachTo: 'reached to',
   tiltLimit: 'tilt let',
   clear: 'clear',
+  fuelSystem: 'fuel system',
+  pump: 'what pushes it',
+  place: 'where that sits',
+  carriedBy: 'carried by',
 };
 const wordOf = (key: string): string => words[key] ?? key;
 function said(v: Json | undefined): string {
@@ -64,5 +69,6 @@ function said(v: Json | undefined): string {
     const { lo, hi } = v as unknown as { lo: number; hi: number };
     return lo === hi ? String(lo) : `${lo}–${hi >= 9999 ? 'open' : hi}`;
   }
+  if (typeof v === 'string' && v in pumpWord) return pumpWord[v as keyof typeof pumpWord];
   return typeof v === 'object' ? JSON.stringify(v) : String(v);
 }

@@ -3,13 +3,16 @@ import type { ReactNode } from 'react';
 import { Paint, Shape } from '../../look/Shapes.tsx';
 import { bar } from './layout.ts';
 
-/** What a hand said of a line: it is tight, nearly so, or nothing yet. */
-export type Seen = 'tight' | 'nearly' | null;
+/** What an eye said of a line: it is tight, nearly so, it can’t be seen, or nothing yet. */
+export type Seen = 'tight' | 'nearly' | 'unseen' | null;
+
+/** A line with less room than one creep holds the tank now, mm. */
+const HOLDS_NOW = 10;
 
 interface LadderProps {
   holders: readonly Holder[];
   units: UnitSystem;
-  /** Tapped once: looks tight; twice: nearly; three times: as it was. */
+  /** Tapped once: looks tight; twice: nearly; three times: can’t be seen; four times: as it was. */
   seen: Record<string, Seen>;
   onSeen?: (key: string) => void;
   /** The control at the end of a row. */
@@ -27,7 +30,8 @@ export function Ladder({ holders, units, seen, onSeen, end, next }: LadderProps)
         const { lo, hi } = holder.room;
         const { solid, guessed } = bar(holder);
         const tight = seen[holder.key] ?? null;
-        const bad = i === 0 || tight !== null;
+        const holds = i === 0 && lo < HOLDS_NOW;
+        const bad = tight === null ? holds : tight !== 'unseen';
         const [least, most] = [lengthIn(lo, units).figure, lengthIn(hi, units).figure];
         const figure = least === most ? least : hi >= 900 ? `${least}+` : `${least}–${most}`;
         const word =
@@ -35,11 +39,13 @@ export function Ladder({ holders, units, seen, onSeen, end, next }: LadderProps)
             ? 'looks tight'
             : tight === 'nearly'
               ? 'nearly tight'
-              : i === 0
-                ? 'holds it'
-                : holder.known
-                  ? ''
-                  : 'guessed';
+              : tight === 'unseen'
+                ? 'can’t see it'
+                : holds
+                  ? 'holds it'
+                  : holder.known
+                    ? ''
+                    : 'guessed';
         const row = (
           <>
             <span className="w-[5.6rem] shrink-0 text-left leading-tight">
@@ -50,6 +56,7 @@ export function Ladder({ holders, units, seen, onSeen, end, next }: LadderProps)
               {word && (
                 <span className={`flex items-center gap-1 text-14 ${bad ? 'font-semibold text-halt' : 'text-quiet'}`}>
                   {bad && <Shape outcome="bad" size={14} label="halt" />}
+                  {tight === 'unseen' && <Shape outcome="unknown" size={14} label="not known" />}
                   {word}
                 </span>
               )}

@@ -8,7 +8,8 @@ import { useKeys } from '../../../app/keys.tsx';
 import { useJob } from '../../../log/useJob.ts';
 import { Strap } from '../../../look/Strap.tsx';
 import { Band } from '../../../ui/Band.tsx';
-import { descended, gatesBefore, heightInWords, lengthIn, spokenStop } from '@iron-cradle/core';
+import { Words } from '../../../ui/Words.tsx';
+import { descended, FILE_FITS, gatesBefore, heightInWords, lengthIn, spokenStop } from '@iron-cradle/core';
 import { LineSheet } from '../LineFacts.tsx';
 import { useTakeBack } from '../useTakeBack.ts';
 import { OffSheet } from '../OffSheet.tsx';
@@ -26,7 +27,7 @@ import { useDescent } from './useDescent.ts';
 /** Drop: a height the tank stops at, with everything to do there, said once; then one tap. */
 export default function Drop() {
   const descent = useDescent();
-  const { jobId, enter } = useJob();
+  const { jobId, enter, answer } = useJob();
   const navigate = useNavigate();
   const [holding, setHolding] = useState(false);
   const [off, setOff] = useState(false);
@@ -54,7 +55,7 @@ export default function Drop() {
         ? void navigate(`/jobs/${jobId}/${gateStation[gate]}`)
         : void descent.confirm();
   const keys = useKeys([
-    { key: 'Enter', does: 'all as said, the gate that is open, or on to the bench', run: go },
+    { key: 'Enter', does: 'all as said, or on to the bench', run: go },
     { key: 'PageDown', shown: 'pedal', does: 'a pedal’s forward: all as said', run: () => go() },
     { key: 'PageUp', shown: 'pedal back', does: 'say it again', run: () => say(words) },
     { key: 's', does: 'say the stop', run: () => say(words) },
@@ -83,6 +84,21 @@ export default function Drop() {
   const band = (
     <>
       {vapour && <Band>{capital(vapour)}: device up on the cart, not in the pit; no charging</Band>}
+      {state.doubts.map((doubt) => (
+        <Band key={doubt.id}>
+          <span className="flex flex-wrap items-center justify-between gap-3">
+            <Words of={doubt.words} />
+            <button
+              type="button"
+              className="min-h-11 shrink-0 border border-ground px-3"
+              data-action="file-fits"
+              onClick={() => void answer(FILE_FITS, 'yes')}
+            >
+              It is this vehicle, only that line differs
+            </button>
+          </span>
+        </Band>
+      ))}
       <Changed changed={descent.changed} />
     </>
   );

@@ -15,21 +15,9 @@ export function RoomLeft({ descent }: { descent: Descent }) {
   return (
     <section aria-label="room left" className="pb-3 pt-3">
       {stop.holders.length > 0 && (
-        <div className="flex items-center justify-between gap-3">
-          <p className="text-quiet">
-            {looks ? `Room left, ${unit}. Tap one that looks tight.` : `Room left once it moves, ${unit}`}
-          </p>
-          {looks && (
-            <button
-              type="button"
-              className="btn min-h-11 shrink-0 text-16"
-              aria-pressed={bundle.allFist}
-              onClick={descent.toggleFist}
-            >
-              all more than a fist
-            </button>
-          )}
-        </div>
+        <p className="text-quiet">
+          {looks ? `Room left, ${unit}. Tap one: tight, nearly, can’t see it.` : `Room left once it moves, ${unit}`}
+        </p>
       )}
       <Ladder
         holders={stop.holders}
@@ -54,6 +42,28 @@ export function RoomLeft({ descent }: { descent: Descent }) {
           );
         }}
       />
+      {looks && stop.holders.some((h) => h.key.startsWith('line:')) && (
+        <div className="grid grid-cols-2 gap-3 pt-2">
+          <button
+            type="button"
+            className="btn min-h-11 text-16"
+            data-all="fist"
+            aria-pressed={bundle.allFist}
+            onClick={descent.toggleFist}
+          >
+            all more than a fist
+          </button>
+          <button
+            type="button"
+            className="btn min-h-11 text-16"
+            data-all="blind"
+            aria-pressed={bundle.blind}
+            onClick={descent.toggleBlind}
+          >
+            none in sight
+          </button>
+        </div>
+      )}
       {stop.needs.length > 0 && looks && (
         <p className="pt-2 text-quiet">
           Only guessed:{' '}

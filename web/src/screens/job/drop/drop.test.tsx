@@ -75,6 +75,45 @@ describe('a stop, hands full', () => {
     expect(slack[key.slice(5)]!.hi).toBeLessThanOrEqual(Math.max(pose.f, pose.r) + 10);
   });
 
+  test('can’t see it is an answer, of a line and of all, and teaches nothing', async () => {
+    const job = atJob(<Drop />, partWay());
+    const before = job.state().slack;
+    const pressed = '[data-holder^="line:"] button[aria-pressed]';
+    const key = document.querySelector(pressed)!.closest<HTMLElement>('[data-holder]')!.dataset.holder!;
+    for (let i = 0; i < 3; i++) await userEvent.setup().click(document.querySelector(pressed)!);
+    expect(within(document.querySelector<HTMLElement>(pressed)!).getByText('can’t see it')).toBeTruthy();
+    await tap('[data-all=blind]');
+    expect(document.querySelector(asSaid)!.textContent).toMatch(/1 not seen, none in sight/);
+    await tap(asSaid);
+    expect(newest(job).body.look).toMatchObject({ unseen: [key.slice(5)], blind: true });
+    const { slack, pose } = job.state();
+    // What the tank went to without a pull is known; nothing more is.
+    for (const [id, was] of Object.entries(before))
+      expect(slack[id]!.lo).toBeLessThanOrEqual(Math.max(was.lo, pose.f, pose.r));
+  });
+
+  test('a line that looks shorter than its file says: the file is doubted until somebody says it fits', async () => {
+    const long = structuredClone(file);
+    for (const line of long.connections) {
+      line.slack = { lo: 120, typ: 140, hi: 160 };
+      line.visibleFrom = { lo: 0, typ: 0, hi: 0 };
+      line.clips = [];
+    }
+    const first = [
+      ...mayBeOpened,
+      ...long.supports.map((s) => ({ kind: 'cleared' as const, body: { key: `support:${s.id}` } })),
+    ];
+    const look = { asked: true, tight: [], nearly: ['vent'], allFist: false, reachable: [], blind: false };
+    const at25 = { to: { f: 25, r: 25 }, off: [], capped: [], notDone: [], look };
+    const job = atJob(<Drop />, logOf([...first, { kind: 'stopDone', body: at25 }], long));
+    // Nearly at 25 is at most 75, of 120 that were filed: 0.625 of every other least figure.
+    expect(job.state().doubts).toMatchObject([{ line: 'vent', factor: 75 / 120 }]);
+    expect(screen.getByText(/looks nearly tight at 25 mm, its file says 120 mm at least/)).toBeTruthy();
+    await tap('[data-action=file-fits]');
+    expect(job.state().doubts).toEqual([]);
+    expect(document.querySelector('[data-action=file-fits]')).toBeNull();
+  });
+
   test('ten lower says what the plan said, and what may hold there', async () => {
     atJob(<Drop />, partWay());
     const height = () => Number(document.querySelector<HTMLElement>('[data-height]')!.dataset.height);

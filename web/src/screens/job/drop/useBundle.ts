@@ -12,9 +12,11 @@ export interface Bundle {
   seen: Record<string, Seen>;
   /** Was every other line said to have a fist of slack? */
   allFist: boolean;
+  /** Could none of them be seen? */
+  blind: boolean;
 }
 
-const asSaid: Bundle = { unticked: [], extra: {}, seen: {}, allFist: false };
+const asSaid: Bundle = { unticked: [], extra: {}, seen: {}, allFist: false, blind: false };
 
 /** The differences of one stop; they start anew with the next. */
 export function useBundle(stopId: string) {
@@ -32,10 +34,11 @@ export function useBundle(stopId: string) {
       set({ extra: had ? rest : { ...bundle.extra, [key]: way } });
     },
     cycleSeen: (key: string) => {
-      const next: Record<string, Seen> = { '': 'tight', tight: 'nearly', nearly: null };
+      const next: Record<string, Seen> = { '': 'tight', tight: 'nearly', nearly: 'unseen', unseen: null };
       set({ seen: { ...bundle.seen, [key]: next[bundle.seen[key] ?? '']! } });
     },
-    toggleFist: () => set({ allFist: !bundle.allFist }),
+    toggleFist: () => set({ allFist: !bundle.allFist, blind: false }),
+    toggleBlind: () => set({ blind: !bundle.blind, allFist: false }),
   };
 }
 
@@ -65,6 +68,8 @@ export function stopBody(
       nearly: named('nearly'),
       allFist: bundle.allFist,
       reachable: [],
+      ...(named('unseen').length > 0 ? { unseen: named('unseen') } : {}),
+      ...(bundle.blind ? { blind: true } : {}),
     },
     notDone: bundle.unticked.map((key) => ({ key })),
   };
@@ -72,11 +77,15 @@ export function stopBody(
 
 /** The words on the strap: as said, or what differs. */
 export function strapWords(stop: Stop, bundle: Bundle): string {
-  const tight = Object.values(bundle.seen).filter((s) => s !== null && s !== undefined).length;
+  const said = Object.values(bundle.seen);
+  const tight = said.filter((s) => s === 'tight' || s === 'nearly').length;
+  const unseen = said.filter((s) => s === 'unseen').length;
   const parts = [
     ...(bundle.unticked.length > 0 ? [`${bundle.unticked.length} not done`] : []),
     ...(Object.keys(bundle.extra).length > 0 ? [`${Object.keys(bundle.extra).length} more off`] : []),
     ...(tight > 0 ? [`${tight} tight`] : []),
+    ...(unseen > 0 ? [`${unseen} not seen`] : []),
+    ...(bundle.blind ? ['none in sight'] : []),
     ...(bundle.allFist ? ['all more than a fist'] : []),
   ];
   if (parts.length > 0) return `As said, but ${parts.join(', ')}`;

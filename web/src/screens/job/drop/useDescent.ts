@@ -1,4 +1,5 @@
 import {
+  isOpening,
   bindings,
   isLevel,
   dropAt,
@@ -54,7 +55,7 @@ export function useDescent() {
   const line = (key: string) => state.vehicle.connections.find((c) => `line:${c.id}` === key);
   const wet = (key: string) => {
     const found = line(key);
-    return found ? found.wetWhenOpen || found.kind === 'evap' : false;
+    return found ? isOpening(found) : false;
   };
   /** Local drop of a line’s port at this stop, mm. */
   const there = (key: string) => dropAt(stop.pose, line(key)?.x ?? 0, state.vehicle.length);

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { archetypes, keyOf, shortName, splitKey } from '../vehicle/index.ts';
 import { entryInWords, foldJob, logWriter, nameOf, takeBackInWords } from './index.ts';
+import { startingFigures } from '../order/index.ts';
 import { anyLog, jobAt } from './testing.ts';
 
 test('every entry of every log has words, and none of them is a key', () => {
@@ -53,4 +54,15 @@ test('heights in words are in the units of who reads them', () => {
   job.log('answer', { question: 'tape', of: 'r', value: 652 });
   expect(words()).toBe('tape answered');
   expect(takeBackInWords(job.state, job.entries, { maker: { by: 'bo', device: 'device' } })).toBeNull();
+});
+
+test('what the server brought of the shop is not offered to be taken back', () => {
+  const write = logWriter('job');
+  const log = [
+    write('opened', { name: 'x', complaint: 'pump', vehicle: archetypes[0]! }),
+    write('note', { text: 'seen' }),
+    write('shopFigures', { ...startingFigures, two: 40 }),
+  ];
+  const state = foldJob(null, log)!;
+  expect(takeBackInWords(state, log, { maker: { by: 'ines', device: 'device' } })?.entry).toBe(log[1]!.id);
 });

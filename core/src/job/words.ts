@@ -32,6 +32,9 @@ export function entryInLog(
   return named ? `${words}: ${entryInWords(state, named, units)}` : words;
 }
 
+/** What nobody takes back: how the job began, and what the server brought in the name of whoever changed the shop. */
+const notOffered: readonly string[] = ['opened', 'shopFigures'];
+
 /**
  * This person’s newest entry that can be taken back, in words; null when there is none.
  *
@@ -48,7 +51,7 @@ export function takeBackInWords(
   const knower = { device: maker.device, n: Infinity, seen: state.heads.length - 1 };
   for (let i = state.heads.length - 1; i >= 0; i--) {
     const head = state.heads[i];
-    if (!head?.counts || head.by !== maker.by || head.names !== null || head.kind === 'opened') continue;
+    if (!head?.counts || head.by !== maker.by || head.names !== null || notOffered.includes(head.kind)) continue;
     if (whyNotTakenBack(state.heads, knower, head.id) !== null) return null;
     const entry = log.find((e) => e.id === head.id);
     return entry ? { entry: head.id, words: entryInWords(state, entry, units) } : null;

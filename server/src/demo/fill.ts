@@ -26,7 +26,7 @@ export async function fillWithDemo(db: Database, now = new Date()): Promise<bool
     ...(await readShop(db)),
     name: 'Tarrow Quay Garage',
     alone: 25,
-    two: 40,
+    two: 30,
     prices: { currency: 'cr', hour: 58, disposal: 1.4 },
     bays: [
       { name: 'Bay 1, two-post', kind: 'two-post' },

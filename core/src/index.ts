@@ -57,6 +57,7 @@ export {
 } from './handling/index.ts';
 export {
   bindings,
+  CREEP,
   FILE_FITS,
   GOAL,
   holdersAt,

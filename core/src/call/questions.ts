@@ -70,9 +70,15 @@ export function callQuestions(state: JobState, cans: readonly number[]): CallQue
   return all
     .filter(({ answer }) => !('question' in answer) || answerTo(state, answer.question, answer.of) === undefined)
     .filter((q) => ('minutes' in q.stake ? q.stake.minutes >= WORTH.minutes : q.stake.kilograms >= WORTH.kilograms))
-    .sort((a, b) => weight(b) - weight(a) || (a.id < b.id ? -1 : 1))
+    .sort(
+      (a, b) =>
+        Number(first.includes(b.id)) - Number(first.includes(a.id)) || weight(b) - weight(a) || (a.id < b.id ? -1 : 1),
+    )
     .slice(0, MOST);
 }
+
+/** What can hurt is asked before what only costs time. */
+const first: readonly string[] = ['pump', 'worked on'];
 
 /** A kilogram over one’s face weighs as much as two minutes; common practice, no source. */
 const weight = ({ stake }: CallQuestion): number => ('minutes' in stake ? stake.minutes : stake.kilograms * 2);

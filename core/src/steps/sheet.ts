@@ -1,6 +1,6 @@
 import type { Span } from '../estimate/index.ts';
 import { asks, minutesAhead, outlook } from '../foresight/index.ts';
-import type { TankState } from '../hang/index.ts';
+import { FIRST_STOP, type TankState } from '../hang/index.ts';
 import { descended, nameOf, type JobState } from '../job/index.ts';
 import { isLevel, poseInWords, type Pose } from '../pose/index.ts';
 import { handUnitNear, type UnitSystem } from '../quantity/index.ts';
@@ -72,7 +72,7 @@ export function planSheet(state: JobState): PlanSheet {
     ends: state.vehicle.ends,
     certain,
     minutes: minutesAhead(ahead),
-    down,
+    down: withFirstLook(down),
     up: upStops(state, descended(state) ? state : below(state, route)),
     asks: route ? asks(model, route).map(({ key, mm }) => ({ name: shortName(nameOf(state, key)), mm })) : [],
     caution: cautionFor(state.vehicle),
@@ -87,6 +87,15 @@ export function planSheet(state: JobState): PlanSheet {
 export function heightInWords(pose: Pose, ends: readonly [string, string], units: UnitSystem = 'metric'): string {
   const hand = isLevel(pose) && pose.f > 0 ? handUnitNear(pose.f) : null;
   return [poseInWords(pose, ends, units), ...(hand ? [hand] : [])].join(', ');
+}
+
+/** On paper too the first stop is never deep, and nothing goes to the ground without one look. */
+function withFirstLook(down: readonly SheetStop[]): SheetStop[] {
+  const [home, first, ...rest] = down;
+  if (!home || !first || Math.max(first.pose.f, first.pose.r) <= FIRST_STOP) return [...down];
+  const steps = ['look on top: anything tight, or less than two fingers of play? Then stop here and free it first'];
+  const look: SheetStop = { n: 1, pose: { f: FIRST_STOP, r: FIRST_STOP }, down: false, steps };
+  return [home, look, ...[first, ...rest].map((stop) => ({ ...stop, n: stop.n + 1 }))];
 }
 
 /** As it will hang once the way down went as planned, with just that off; null where there is no way down. */

@@ -93,14 +93,16 @@ describe('the plan on one page', () => {
   test('stops, steps, what each must let, the way up; certain where it is', () => {
     const sheet = planSheet(begin({ connections: [line('feed', 60, 30), line('vent', 120, 70)] }));
     expect(sheet.certain).toBe(true);
-    expect(sheet.down.map((s) => s.pose.f)).toEqual([0, 30, 70, rail.clear]);
+    expect(sheet.down.map((s) => s.pose.f)).toEqual([0, 25, 30, 70, rail.clear]);
+    // On paper too the first stop is a look, no deeper than 25.
+    expect(sheet.down[1]!.steps[0]).toMatch(/^look on top/);
     expect(sheet.asks).toEqual([
       { name: 'vent', mm: 70 },
       { name: 'feed', mm: 30 },
     ]);
     // Two stops and the floor: 3 moves of 2 min, two lines of 3, two straps of 8.
     expect(sheet.minutes).toEqual({ lo: 28, typ: 28, hi: 28 });
-    expect(sheet.down[1]!.steps[0]).toMatch(/paint its number on both ends of the feed line/);
+    expect(sheet.down[2]!.steps[0]).toMatch(/paint its number on both ends of the feed line/);
     expect(sheet.up.at(-1)!.pose).toEqual({ f: 0, r: 0 });
     const made = sheet.up.flatMap((s) => s.steps);
     expect(made).toEqual(expect.arrayContaining(['feed home: push, pull, look', 'vent home: push, pull, look']));

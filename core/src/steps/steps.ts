@@ -5,6 +5,7 @@ import {
   byJack,
   carriedBy,
   keyOf,
+  obstructionOf,
   splitKey,
   type Connection,
   type Fitting,
@@ -128,7 +129,7 @@ export function stepsOf(state: TankState, actions: readonly Action[], tags: Reco
       return action === supports[0] ? [carrierUnder(state.vehicle), ...steps] : steps;
     }
     const line = state.vehicle.connections.find((c) => c.id === splitKey(action.key).id);
-    return action.type === 'part' && line ? lineSteps(action, line, tag) : otherSteps(action, tag);
+    return action.type === 'part' && line ? lineSteps(action, line, tag) : otherSteps(state.vehicle, action, tag);
   });
 }
 
@@ -155,10 +156,12 @@ const cautionOf = (line: Connection): string | null =>
       : []),
   ].join('; ') || null;
 
-function otherSteps(action: Action, tag: number | undefined): Step[] {
+function otherSteps(vehicle: VehicleFile, action: Action, tag: number | undefined): Step[] {
   const number = tag === undefined ? '' : ` ${tag}`;
   if (action.type === 'unclip')
     return [{ text: `${action.name} off the rail, tag${number} on it: the line comes slack`, tools: toolsOf(action) }];
+  const own = obstructionOf(vehicle, splitKey(action.key).id)?.clear.find((w) => w.id === action.way)?.caution;
+  if (own) return [{ text: `${action.name}${number}: ${own}`, tools: toolsOf(action) }];
   return [
     { text: `${action.name}: mark how it sits, tag${number}`, tools: ['paint pen'] },
     { text: `${action.name} out of the way, bolts in a bag with its number`, tools: toolsOf(action) },

@@ -1,4 +1,5 @@
 import {
+  CREEP,
   dropAt,
   isOn,
   levelShare,
@@ -167,7 +168,8 @@ export function layoutHang({ state, stop, ghost, width, height, units }: HangInp
       room: left,
       path: sag(anchor, port, { roomPx: left.lo * perMm, out: side }),
       guessed: left.lo !== left.hi,
-      holds: tightest === `line:${line.id}`,
+      // Only where less is left than one creep: the shortest line alone holds nothing yet.
+      holds: tightest === `line:${line.id}` && left.lo < CREEP,
       reach: reachOf(line, y, deepest),
       label: { x: port.x, y: 0, text: roomText({ name: shortName(line.name), holder, long: width > 600, units }) },
     };

@@ -59,7 +59,12 @@ export function Kilograms({ call, alone, two }: { call: Call; alone: number; two
           word="now"
           value={kg(call.now.mass.typ)}
         />
-        <Figure x={x(call.drained.mass.hi) + 10} y={92} word="drained" value={kg(call.drained.mass.typ)} />
+        <Figure
+          x={clearOf(x(call.drained.mass.hi) + 10, [x(alone), x(two)])}
+          y={92}
+          word="drained"
+          value={kg(call.drained.mass.typ)}
+        />
         <path d={`M${left} 106H${right}`} stroke="var(--ink)" strokeWidth="2.5" />
         {ticks.map((tick) => (
           <g key={tick}>
@@ -76,6 +81,12 @@ export function Kilograms({ call, alone, two }: { call: Call; alone: number; two
     </div>
   );
 }
+
+/** How wide a figure with its word is drawn. */
+const FIGURE = 110;
+/** Beside the lines of the limits, never across one. */
+const clearOf = (at: number, lines: readonly number[]): number =>
+  lines.filter((line) => line > at && line < at + FIGURE).reduce((x, line) => Math.max(x, line + 8), at);
 
 const Figure = ({
   x,

@@ -1,13 +1,10 @@
-import { lengthIn, shortName, type Holder, type UnitSystem } from '@iron-cradle/core';
+import { CREEP, lengthIn, shortName, type Holder, type UnitSystem } from '@iron-cradle/core';
 import type { ReactNode } from 'react';
 import { Paint, Shape } from '../../look/Shapes.tsx';
 import { bar } from './layout.ts';
 
 /** What an eye said of a line: it is tight, nearly so, it can’t be seen, or nothing yet. */
 export type Seen = 'tight' | 'nearly' | 'unseen' | null;
-
-/** A line with less room than one creep holds the tank now, mm. */
-const HOLDS_NOW = 10;
 
 interface LadderProps {
   holders: readonly Holder[];
@@ -30,7 +27,8 @@ export function Ladder({ holders, units, seen, onSeen, end, next }: LadderProps)
         const { lo, hi } = holder.room;
         const { solid, guessed } = bar(holder);
         const tight = seen[holder.key] ?? null;
-        const holds = i === 0 && lo < HOLDS_NOW;
+        // Less than one creep is left: it holds now.
+        const holds = i === 0 && lo < CREEP;
         const bad = tight === null ? holds : tight !== 'unseen';
         const [least, most] = [lengthIn(lo, units).figure, lengthIn(hi, units).figure];
         const figure = least === most ? least : hi >= 900 ? `${least}+` : `${least}–${most}`;

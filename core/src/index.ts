@@ -37,6 +37,7 @@ export {
   gateTitles,
   isPassed,
   jointsDueHere,
+  judgeProofFuel,
   judgeGate,
   type GateItem,
   type GateNumber,
@@ -45,6 +46,7 @@ export {
 export {
   drained,
   judgeJack,
+  kilogramsOf,
   judgeLift,
   litresToTakeOut,
   postBalance,
@@ -264,6 +266,7 @@ export {
   asUsual,
   byJack,
   carriedBy,
+  isElectric,
   isOpening,
   isSealed,
   PUMP,

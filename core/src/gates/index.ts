@@ -1,5 +1,5 @@
 export { gateTitles, type GateItem } from './items.ts';
 export { judgeGate, type JudgedItem } from './judge.ts';
-export { jointsDueHere } from './judges.ts';
+export { jointsDueHere, judgeProofFuel } from './judges.ts';
 export { exception, gate, gateItem } from './kinds.ts';
 export { gatesSlice, isPassed, type GateNumber } from './slice.ts';

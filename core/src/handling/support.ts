@@ -285,12 +285,12 @@ export function raiseHeight(way: ExitWay, tankHeight: number, loweredJack: numbe
   const mm = (value: number) => exactly(value, commonPractice);
   switch (way) {
     case 'overJack':
-      return { mm: mm(tankHeight + loweredJack + CLEARANCE), how: 'out over the jack as it stands' };
+      return { mm: mm(tankHeight + loweredJack + CLEARANCE), how: 'as it stands' };
     case 'flat':
-      return { mm: mm(tankHeight + CLEARANCE / 2), how: 'off the jack by hand, then flat along the floor' };
+      return { mm: mm(tankHeight + CLEARANCE / 2), how: 'off the jack, along the floor' };
     case 'board':
-      return { mm: mm(tankHeight + BOARD), how: 'off the jack on to a board, and slid out' };
+      return { mm: mm(tankHeight + BOARD), how: 'off the jack, and slid out' };
     case 'under':
-      return { mm: mm(0), how: 'it stays lying, and the vehicle goes up later' };
+      return { mm: mm(0), how: 'the vehicle goes up later' };
   }
 }

@@ -100,5 +100,5 @@ export type TankState = { vehicle: VehicleFile; shop: ShopFigures } & Pick<
     /** May it be opened, may the supports come off, may the key be turned: which of those gates stand? */
     gates: Readonly<Record<1 | 2 | 4, { passed: object | null }>>;
     /** What was found; the look with the key on is one. */
-    findings: readonly { what: string }[];
+    findings: readonly { what: string; verdict: Outcome }[];
   };

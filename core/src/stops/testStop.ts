@@ -54,7 +54,10 @@ export function levelTest(state: TankState): number | null {
 export function tested(state: TankState): boolean {
   if (state.gates[4].passed === null) return false;
   const mm = levelTest(state);
-  if (mm === null || state.findings.some((f) => f.what === TEST_STOP)) return true;
+  const told = state.findings.findLast((f) => f.what === TEST_STOP);
+  // A joint that was found wet stops the way up until somebody has looked again.
+  if (told) return told.verdict !== 'bad';
+  if (mm === null) return true;
   const { pose, vehicle } = state;
   // At home nothing more is lost: it is over once somebody told what was seen.
   if (isHome(pose)) return false;

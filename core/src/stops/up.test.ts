@@ -46,6 +46,18 @@ describe('up, worked by hand', () => {
     expect(nextUp(job.state)).toMatchObject({ kind: 'home', pose: { f: 0 } });
   });
 
+  test('a joint found wet stops the way up until it is looked at again', () => {
+    const job = lowered();
+    job.log('moved', { to: { f: 60, r: 60 }, why: 'raised' });
+    for (const key of ['line:a', 'line:b', 'line:c']) job.log('made', { key });
+    for (const item of ['wiped', 'under', 'battery']) job.log('gateItem', { gate: 4, item, answer: 'yes' });
+    job.log('gate', { gate: 4 });
+    job.log('finding', { what: 'test stop', where: 'a line', verdict: 'bad', note: 'it is wet' });
+    expect(nextUp(job.state)).toMatchObject({ kind: 'test', pose: { f: 60 } });
+    job.log('finding', { what: 'test stop', where: 'top of the tank', verdict: 'good', note: 'joints dry' });
+    expect(nextUp(job.state)).toMatchObject({ kind: 'home', pose: { f: 0 } });
+  });
+
   test('gate 4 is refused while a joint within reach is open', () => {
     const job = lowered();
     job.log('moved', { to: { f: 60, r: 60 }, why: 'raised' });

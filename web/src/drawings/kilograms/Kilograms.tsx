@@ -3,15 +3,15 @@ import { useId } from 'react';
 import { useSize } from '../../ui/useSize.ts';
 import { HatchDefs } from '../../look/Shapes.tsx';
 
-/** Mass now and drained as ranges over a ruler, against what one and two may take off a jack. */
-export function Kilograms({ call, alone, two }: { call: Call; alone: number; two: number }) {
+/** Mass now and drained as ranges over a ruler, against what one and two may hold; lying, two have no figure. */
+export function Kilograms({ call, alone, two }: { call: Call; alone: number; two: number | null }) {
   const hatch = useId();
   // Drawn in real px, so that its type is as large on a phone as anywhere.
   const [box, size] = useSize<HTMLDivElement>();
   const width = Math.min(704, size.width || 704);
   const narrow = width < 520;
   const [height, left, right] = [128, 12, width - 44];
-  const most = Math.ceil((Math.max(call.now.mass.hi, two) * 1.12) / 20) * 20;
+  const most = Math.ceil((Math.max(call.now.mass.hi, two ?? alone) * 1.12) / 20) * 20;
   const x = (kg: number) => left + (kg / most) * (right - left);
   const step = most > 120 ? (narrow ? 40 : 20) : narrow ? 20 : 10;
   const ticks = Array.from({ length: Math.floor(most / step) + 1 }, (_, i) => i * step);
@@ -38,17 +38,22 @@ export function Kilograms({ call, alone, two }: { call: Call; alone: number; two
         width={width}
         height={height}
         role="img"
-        aria-label={`now ${kg(call.now.mass.lo)} to ${kg(call.now.mass.hi)} kilograms, drained ${kg(call.drained.mass.lo)} to ${kg(call.drained.mass.hi)}; alone up to ${alone}, two up to ${two}`}
+        aria-label={`now ${kg(call.now.mass.lo)} to ${kg(call.now.mass.hi)} kilograms, drained ${kg(call.drained.mass.lo)} to ${kg(call.drained.mass.hi)}; ${two === null ? `lying, one up to ${alone}` : `alone up to ${alone}, two up to ${two}`}`}
       >
         <defs>
           <HatchDefs id={hatch} />
         </defs>
-        <path d={`M${x(alone)} 6V106M${x(two)} 6V106`} stroke="var(--ink)" strokeWidth="2" strokeDasharray="4 4" />
+        <path
+          d={`M${x(alone)} 6V106${two === null ? '' : `M${x(two)} 6V106`}`}
+          stroke="var(--ink)"
+          strokeWidth="2"
+          strokeDasharray="4 4"
+        />
         <text x={x(alone) - 7} y="16" textAnchor="end" fontSize="16" fill="var(--ink)" className="[font-stretch:85%]">
-          {narrow ? `one ${alone}` : `alone up to ${alone}`}
+          {narrow ? `one ${alone}` : two === null ? `lying ${alone}` : `alone up to ${alone}`}
         </text>
-        <text x={x(two) + 7} y="16" fontSize="16" fill="var(--ink)" className="[font-stretch:85%]">
-          {narrow ? `two ${two}` : `two up to ${two}, shop rule`}
+        <text x={x(two ?? alone) + 7} y="16" fontSize="16" fill="var(--ink)" className="[font-stretch:85%]">
+          {two === null ? 'two lying: no figure' : narrow ? `two ${two}` : `two up to ${two}, shop rule`}
         </text>
         {bar(call.now.mass, 32)}
         {bar(call.drained.mass, 70)}
@@ -60,7 +65,7 @@ export function Kilograms({ call, alone, two }: { call: Call; alone: number; two
           value={kg(call.now.mass.typ)}
         />
         <Figure
-          x={clearOf(x(call.drained.mass.hi) + 10, [x(alone), x(two)])}
+          x={clearOf(x(call.drained.mass.hi) + 10, [x(alone), x(two ?? alone)])}
           y={92}
           word="drained"
           value={kg(call.drained.mass.typ)}

@@ -1,4 +1,6 @@
 import {
+  byJack,
+  kilogramsOf,
   answerTo,
   drained,
   judgeSample,
@@ -123,7 +125,7 @@ function Running() {
   const { aboard, steps } = state.fuel;
   const out = state.containers.reduce((sum, c) => sum + c.litres, 0);
   const mass = tankMass(state.vehicle, aboard, fuelCelsius(state));
-  const { alone } = state.shop;
+  const { alone, two } = kilogramsOf(state);
   const cans = state.containers.map((c) => Math.round(c.litres * 10) / 10).join(' + ');
   const wanted = litresToTakeOut({ vehicle: state.vehicle, aboard, limit: alone, celsius: fuelCelsius(state) }).litres
     .hi;
@@ -142,10 +144,10 @@ function Running() {
       `${counted} ${counted === 1 ? 'witness' : 'witnesses'}; drained the usual way ${words([rounded(litres, drained(state.vehicle, aboard), 1)])} stay`,
     ],
     [
-      `${words([rounded(kilograms, mass, 1)])} on the jack`,
+      `${words([rounded(kilograms, mass, 1)])} ${byJack(state.vehicle) ? 'on the jack' : 'to carry'}`,
       mass.hi <= alone
         ? `light enough for one, up to ${words([kilograms(alone)])}`
-        : `alone up to ${words([kilograms(alone)])}: take more out, or two`,
+        : `alone up to ${words([kilograms(alone)])}${two === null ? ' lying: what carries it keeps it' : ': take more out, or two'}`,
     ],
     ...(judged && judged.verdict.outcome !== 'good'
       ? [[words(judged.verdict.reasons[0]!.text), words(judged.verdict.next[0]!)] as [string, string]]

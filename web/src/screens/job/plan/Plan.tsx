@@ -1,4 +1,5 @@
 import {
+  kilogramsOf,
   complaintOf,
   diagnose,
   hoursInWords,
@@ -33,7 +34,7 @@ export default function Plan() {
   const navigate = useNavigate();
   const shop = useShop().data;
   const [sheet, setSheet] = useState<'complaint' | 'tests' | 'needed' | 'ahead' | null>(null);
-  const { alone, two } = state.shop;
+  const { alone, two } = kilogramsOf(state);
   const words = useWords();
   const call = useMemo(
     () => makeCall(state, shop ? { kit: kitOf(shop.kit), cans: shop.kit.cans } : undefined),
@@ -74,7 +75,7 @@ export default function Plan() {
                 ? words(say`Take out about ${inLitres(roundTo(Math.max(litres.typ, 1), litres.typ > 10 ? 5 : 1))}`)
                 : 'Nothing to take out'
             }
-            text={`${words([inLitres(call.aboard.lo, call.aboard.hi)])} aboard; ${litres.hi > 0 ? `${words([inLitres(litres.lo, litres.hi)])} until one may take it` : 'light enough as it is'}${enough ? '' : '; the drained tank may still be too much for one'}${call.wayOut ? `; ${call.wayOut.way.name.toLowerCase()}, ${hoursInWords(call.wayOut.way.minutes)}, up to ${call.wayOut.cans} cans` : ''}`}
+            text={`${words([inLitres(call.aboard.lo, call.aboard.hi)])} aboard; ${litres.hi > 0 ? `${words([inLitres(litres.lo, litres.hi)])} until one may take it` : 'light enough as it is'}${enough ? '' : '; the drained tank may still be too much for one'}${call.wayOut ? `; ${call.wayOut.way.name.toLowerCase()}, ${hoursInWords(call.wayOut.way.minutes)}, up to ${call.wayOut.cans === 1 ? 'one can' : `${call.wayOut.cans} cans`}` : ''}`}
             why={`${words(call.why.takeOut)}. ${words(call.why.mass)}.`}
           />
           <CallRow

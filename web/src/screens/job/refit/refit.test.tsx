@@ -1,5 +1,14 @@
-import { archetypes as files, asUsual, keyOf, shortName, splitKey, type VehicleFile } from '@iron-cradle/core';
-import { screen, waitFor, within } from '@testing-library/react';
+import {
+  archetypes as files,
+  asUsual,
+  keyOf,
+  nextUp,
+  owed,
+  shortName,
+  splitKey,
+  type VehicleFile,
+} from '@iron-cradle/core';
+import { act, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { atJob, logOf } from '../../../testing/atJob.tsx';
 import Refit from './Refit.tsx';
@@ -40,6 +49,33 @@ describe('the way up on the screen', () => {
     expect(job.state().pose).toEqual({ f: 60, r: 60 });
     await waitFor(() => expect(screen.getByText(/Gate 4/)).toBeTruthy());
   });
+
+  test('a wet joint is named, owed, and keeps the tank where it is', async () => {
+    const user = userEvent.setup();
+    const job = atJob(<Refit />, floor(crosswise));
+    const click = async (selector: string) => {
+      await waitFor(() => expect(document.querySelector(selector)).not.toBeNull());
+      await user.click(document.querySelector(selector)!);
+    };
+    for (let i = 0; i < 30 && up(); i++) await user.click(up()!);
+    for (const question of [/wiped dry/, /nobody underneath/, /Battery back on/]) {
+      await waitFor(() => expect(screen.getByRole('heading', { name: question })).toBeTruthy());
+      // A safety question is read before it is answered.
+      await act(() => new Promise((resolve) => setTimeout(resolve, 450)));
+      await click('[data-answer="yes"]');
+    }
+    await click('[data-gate="4"]');
+    // Half a tank stands behind them.
+    expect(screen.getAllByText(/fuel covers the pick-up/).length).toBeGreaterThan(0);
+    await click('[data-action=key-on]');
+    expect(document.querySelector('[data-action=test-good]')!.textContent).toContain('joints dry');
+    await click('[data-action=wet]');
+    await click('[data-wet-joint="line:feed"]');
+    expect(job.state().findings.at(-1)).toMatchObject({ verdict: 'bad', where: 'feed line' });
+    expect(owed(job.state()).map((d) => d.key)).toContain('joint:line:feed');
+    expect(nextUp(job.state()).kind).toBe('test');
+    await waitFor(() => expect(document.querySelector('[data-wet="feed line"]')).not.toBeNull());
+  }, 30_000);
 
   test('what is put off goes to the end, and the next one is offered', async () => {
     const user = userEvent.setup();

@@ -19,6 +19,8 @@ class Shelf {
 
 class Ear {
   static all: Ear[] = [];
+  /** What was missed since the number a stream begins after, as the real one tells it first. */
+  static missed: (url: string) => Entry[] = () => [];
   static readonly CLOSED = 2;
   readyState = 1;
   onopen: (() => void) | null = null;
@@ -27,7 +29,10 @@ class Ear {
   constructor(readonly url: string) {
     Ear.all.push(this);
   }
-  addEventListener = (kind: string, hear: (event: { data: string }) => void) => void this.hear.set(kind, hear);
+  addEventListener = (kind: string, hear: (event: { data: string }) => void): void => {
+    this.hear.set(kind, hear);
+    if (kind === 'entry') queueMicrotask(() => Ear.missed(this.url).forEach(this.tell));
+  };
   close = () => void (Ear.all = Ear.all.filter((e) => e !== this));
   tell = (entry: Entry) => this.hear.get('entry')?.({ data: JSON.stringify(entry) });
 }
@@ -50,6 +55,10 @@ export class Server {
   requests: { method: string; path: string; ids: string[] }[] = [];
 
   constructor() {
+    Ear.missed = (url) => {
+      const since = Number(new URL(url, 'http://shop').searchParams.get('since') ?? 0);
+      return this.log.filter((e) => url.includes(e.jobId) && ((e as { seq?: number }).seq ?? 0) > since);
+    };
     globalThis.fetch = jest.fn((url: unknown, init?: unknown) =>
       this.answer(String(url), (init ?? {}) as RequestInit),
     ) as never;

@@ -62,17 +62,15 @@ export function makeCall(
   const shop = kilogramsOf(state);
   const { aboard } = state.fuel;
   const celsius = fuelCelsius(state);
-  const now = judgeHandling(tankMass(vehicle, aboard, celsius), shop);
-  const after = judgeHandling(tankMass(vehicle, drained(vehicle, aboard), celsius), shop);
+  const { headline, now, drained: after, test } = callLine(state);
   const takeOut = litresToTakeOut({ vehicle, aboard, limit: shop.alone, celsius });
   const lower = lowerMinutes(state);
   const weak = vehicle.fasteners.filter((f) => f.likelyToBreak);
-  const test = complaintOf(state.complaint);
   const { emptyMass: empty } = vehicle.tank;
   const { two } = shop;
   const forTwo = two === null ? null : litresToTakeOut({ vehicle, aboard, limit: two, celsius }).litres;
   return {
-    headline: headline({ now, after, jack: byJack(vehicle) }),
+    headline,
     now,
     drained: after,
     aboard,
@@ -97,6 +95,26 @@ export function makeCall(
   };
 }
 
+/**
+ * The call's first line and the test that comes first: what needs no plan, for the places that show no more than that.
+ *
+ * @example callLine(state).headline // 'Don’t take it down alone yet.'
+ */
+export function callLine(state: JobState): Pick<Call, 'headline' | 'now' | 'drained' | 'test'> {
+  const { vehicle } = state;
+  const shop = kilogramsOf(state);
+  const { aboard } = state.fuel;
+  const celsius = fuelCelsius(state);
+  const now = judgeHandling(tankMass(vehicle, aboard, celsius), shop);
+  const after = judgeHandling(tankMass(vehicle, drained(vehicle, aboard), celsius), shop);
+  return {
+    headline: headlineOf({ now, after, jack: byJack(vehicle) }),
+    now,
+    drained: after,
+    test: complaintOf(state.complaint),
+  };
+}
+
 function wayOut(state: JobState, litres: number, tools: { kit: DrainKit; cans: readonly number[] }): Call['wayOut'] {
   const { way } = bestWayOut(
     {
@@ -111,7 +129,7 @@ function wayOut(state: JobState, litres: number, tools: { kit: DrainKit; cans: r
   return way && { way, cans: shareOut(litres, tools.cans, safeFillToday(state)).cans.length };
 }
 
-function headline({ now, after, jack }: { now: Handling; after: Handling; jack: boolean }): string {
+function headlineOf({ now, after, jack }: { now: Handling; after: Handling; jack: boolean }): string {
   if (now.hands === 'alone') return 'One may take it down as it is.';
   if (after.hands === 'alone') return 'Don’t take it down alone yet.';
   if (after.hands === 'two') return 'Drain it first, then take it down with two.';

@@ -1,4 +1,4 @@
-import { makeCall } from '../call/index.ts';
+import { callLine } from '../call/index.ts';
 import { standingPulls } from '../hang/index.ts';
 import {
   chords,
@@ -107,7 +107,7 @@ function sentence(state: JobState, station: StationId): Pick<JobSummary, 'senten
     };
   switch (station) {
     case 'plan': {
-      const call = makeCall(state);
+      const call = callLine(state);
       return quiet(
         inWords(call.headline).replace(/\.$/, '').toLowerCase(),
         `first, ${call.test.minutes} min: ${call.test.test}`,

@@ -65,6 +65,7 @@ export function makeCall(
   const { headline, now, drained: after, test } = callLine(state);
   const takeOut = litresToTakeOut({ vehicle, aboard, limit: shop.alone, celsius });
   const lower = lowerMinutes(state);
+  const ways = waysIn(state, lower);
   const weak = vehicle.fasteners.filter((f) => f.likelyToBreak);
   const { emptyMass: empty } = vehicle.tank;
   const { two } = shop;
@@ -77,9 +78,9 @@ export function makeCall(
     takeOut,
     wayOut: wayOut(state, takeOut.litres.hi, tools),
     minutes: lower.total,
-    waysIn: waysIn(state),
-    breakEven: breakEven(state),
-    questions: callQuestions(state, tools.cans),
+    waysIn: ways,
+    breakEven: breakEven(ways, lower),
+    questions: callQuestions(state, { cans: tools.cans, ways }),
     test,
     couldStop: couldStop(state, lower.heldBy),
     soak: weak.length > 0 ? { what: 'strap fasteners', minutes: 20 } : null,

@@ -1,3 +1,4 @@
+import { present } from '../errors/index.ts';
 import { roundTo } from '../estimate/index.ts';
 import { shareOut } from '../drain/index.ts';
 import { whatMatters } from '../foresight/index.ts';
@@ -20,7 +21,7 @@ import {
   splitKey,
   VARIANT,
 } from '../vehicle/index.ts';
-import { lowerMinutes, waysIn } from '../waysIn/index.ts';
+import type { WayIn } from '../waysIn/index.ts';
 
 /** A question that changes the call, and how it is put. */
 export interface CallQuestion {
@@ -54,9 +55,13 @@ const seen = [
  * At most three questions, and only those whose answer changes the call: each unknown is set to both its ends, the others
  * as likely, and the call made anew. Ranked by what is at stake. One that was answered is not asked again.
  *
- * @example callQuestions(state, [20, 20])[0]!.text // 'How full is it, by dip?'
+ * @param known the shop’s cans, L each, and the ways in
+ * @example callQuestions(state, { cans: [20, 20], ways: waysIn(state) })[0]!.text // 'How full is it, by dip?'
  */
-export function callQuestions(state: JobState, cans: readonly number[]): CallQuestion[] {
+export function callQuestions(
+  state: JobState,
+  { cans, ways }: { cans: readonly number[]; ways: readonly WayIn[] },
+): CallQuestion[] {
   if (state.out || state.signed) return [];
   const all = [
     ...variantQuestions(state),
@@ -65,7 +70,7 @@ export function callQuestions(state: JobState, cans: readonly number[]): CallQue
     ...levelQuestion(state, cans),
     ...lineQuestions(state),
     ...obstructionQuestions(state),
-    ...accessQuestions(state),
+    ...accessQuestions(ways),
   ];
   return all
     .filter(({ answer }) => !('question' in answer) || answerTo(state, answer.question, answer.of) === undefined)
@@ -240,17 +245,19 @@ function obstructionQuestions(state: JobState): CallQuestion[] {
   });
 }
 
-function accessQuestions(state: JobState): CallQuestion[] {
-  const down = lowerMinutes(state).total.typ;
+function accessQuestions(ways: readonly WayIn[]): CallQuestion[] {
+  const down = present(
+    ways.find((w) => w.id === 'lower'),
+    'way',
+    'lower',
+  ).minutes.typ;
   const question = { hatch: RING_FROM_ABOVE, sender: RING_FROM_ABOVE, bed: BED_OFF } as const;
   const text = {
     hatch: 'Is the ring in sight from above?',
     sender: 'Is the ring in sight from above?',
     bed: 'Does the bed come off?',
   };
-  const best = waysIn(state).find(
-    (w) => w.look !== null && w.cannot === null && w.id in question && w.minutes.typ < down,
-  );
+  const best = ways.find((w) => w.look !== null && w.cannot === null && w.id in question && w.minutes.typ < down);
   if (!best) return [];
   const id = best.id as keyof typeof question;
   return [

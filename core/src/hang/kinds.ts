@@ -5,7 +5,8 @@ import { exactly } from '../estimate/index.ts';
 import { lineOf, obstructionOf, splitKey, UNIT } from '../vehicle/index.ts';
 import { CreptBody, InspectedBody, MovedBody, PulledBody, StopDoneBody, SurpriseBody } from './bodies.ts';
 import { slackOf } from './model.ts';
-import { feel, learnSlack, moveTo, pullOf, standingPulls, type HangFacts } from './slice.ts';
+import { feel, learnSlack, type HangFacts } from './slack.ts';
+import { moveTo, pullOf, standingPulls } from './slice.ts';
 import { anyPose, anyStop } from './testing.ts';
 import type { HangSlice } from './types.ts';
 

@@ -22,10 +22,17 @@ const found = new WeakMap<TankState, Map<string, Route | null>>();
  * @example routeDown(state, 'typical')?.minutes
  */
 export function routeDown(state: TankState, view: View, margins: Margins = state.shop): Route | null {
-  const key = `${view}/${margins.overshoot}`;
+  return routeTo(state, { goal: state.goal, view, margins });
+}
+
+function routeTo(
+  state: TankState,
+  { goal, view, margins }: { goal: TankState['goal']; view: View; margins: Margins },
+): Route | null {
+  const key = `${goal}/${view}/${margins.overshoot}`;
   let known = found.get(state);
   if (!known) found.set(state, (known = new Map()));
-  if (!known.has(key)) known.set(key, solve(routeModel(state, view, margins)).route);
+  if (!known.has(key)) known.set(key, solve(routeModel({ ...state, goal }, view, margins)).route);
   return known.get(key) ?? null;
 }
 
@@ -39,7 +46,7 @@ export function routePartWay(
   state: TankState,
   { drop, view, margins = state.shop }: { drop: number; view: View; margins?: Margins },
 ): Route | null {
-  return drop > state.vehicle.clear ? null : routeDown({ ...state, goal: drop }, view, margins);
+  return drop > state.vehicle.clear ? null : routeTo(state, { goal: drop, view, margins });
 }
 
 /**

@@ -1,6 +1,7 @@
 import { InputError } from '../errors/index.ts';
 import { checkShape, trappedFuel } from '../shape/index.ts';
-import type { Range, VehicleFile, Way } from './types.ts';
+import type { VehicleFile } from './types.ts';
+import type { Range, Way } from './ways.ts';
 import { jobEvents, waitsOf } from './waits.ts';
 
 /** More things and ceilings than the exact search holds, less some room for what is found on the way. */

@@ -25,8 +25,6 @@ export {
   connectionKinds,
   estimateOf,
   fittings,
-  OPEN_REACH,
-  type Clip,
   type Connection,
   type Fastener,
   type Carrier,
@@ -37,13 +35,12 @@ export {
   pumpKinds,
   supportKinds,
   type Obstruction,
-  type Range,
   type Support,
   type Travel,
   type Variant,
   type VehicleFile,
-  type Way,
 } from './types.ts';
+export { OPEN_REACH, type Clip, type Range, type Way } from './ways.ts';
 export { waysOff, waysOn } from './supports.ts';
 export { asUsual, asVariant } from './variant.ts';
 export { waitsOf } from './waits.ts';

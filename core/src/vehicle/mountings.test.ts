@@ -3,7 +3,8 @@ import { byJack, carriedBy, travelOf } from './carried.ts';
 import { keyOfId, splitKey } from './names.ts';
 import { waysOff, waysOn } from './supports.ts';
 import table from './testing/mountings.json' with { type: 'json' };
-import type { VehicleFile, Way } from './types.ts';
+import type { VehicleFile } from './types.ts';
+import type { Way } from './ways.ts';
 import { waitsOf } from './waits.ts';
 
 /**

@@ -1,4 +1,5 @@
-import type { Connection, Obstruction, Support, VehicleFile, Way } from './types.ts';
+import type { Connection, Obstruction, Support, VehicleFile } from './types.ts';
+import type { Way } from './ways.ts';
 
 /** What a key of the ledger can stand for. */
 type ThingKind = 'line' | 'clip' | 'obstruction' | 'support' | 'unit' | 'thing' | 'loose' | 'cut';

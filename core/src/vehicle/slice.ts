@@ -4,7 +4,8 @@ import { defineSlice } from '../kernel/index.ts';
 import { numbersOf } from './numbers.ts';
 import { pumpOf } from './pump.ts';
 import { BLOCKS, MORE_TILT, PUMP, REACH, SEALED, VARIANT } from './questions.ts';
-import type { FuelSystem, PumpKind, Range, VehicleFile, Way } from './types.ts';
+import type { FuelSystem, PumpKind, VehicleFile } from './types.ts';
+import type { Range, Way } from './ways.ts';
 import { asUsual, asVariant } from './variant.ts';
 import { widened } from './widened.ts';
 

@@ -1,5 +1,6 @@
 import { commonPractice } from '../basis/index.ts';
-import type { Support, Way } from './types.ts';
+import type { Support } from './types.ts';
+import type { Way } from './ways.ts';
 
 /** Taken off from below with the tank home, by one pair of hands. Minutes: common practice, no source. */
 const usual = (id: string, minutes: Way['minutes']): Way => ({

@@ -1,5 +1,6 @@
 import { archetypes } from './archetypes.ts';
-import { OPEN_REACH, type Connection, type Range, type VehicleFile } from './types.ts';
+import type { Connection, VehicleFile } from './types.ts';
+import { OPEN_REACH, type Range } from './ways.ts';
 import { asUsual } from './variant.ts';
 
 /** A range in one breath, for tests worked by hand. @example r(40) // 40 to 40 */

@@ -1,5 +1,6 @@
 import { InputError } from '../errors/index.ts';
-import type { VehicleFile, Way } from './types.ts';
+import type { VehicleFile } from './types.ts';
+import type { Way } from './ways.ts';
 
 /**
  * The file of the vehicle that is really there, once the look has decided which one it is.

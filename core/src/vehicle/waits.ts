@@ -1,4 +1,4 @@
-import type { Way } from './types.ts';
+import type { Way } from './ways.ts';
 
 /** Events of the job that a way may wait for beside the things of the file. */
 export const jobEvents = ['drained', 'test', 'first-fill'] as const;

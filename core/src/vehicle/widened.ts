@@ -1,5 +1,6 @@
 import type { BasisKind } from '../basis/index.ts';
-import type { Range, VehicleFile } from './types.ts';
+import type { VehicleFile } from './types.ts';
+import type { Range } from './ways.ts';
 
 /** Figures nobody measured on this vehicle: a fact widens them. */
 const guesses: readonly BasisKind[] = ['typical', 'guessed', 'told', 'common practice', 'from memory'];

@@ -8,7 +8,7 @@ import { answerTo } from '../questions/index.ts';
 import { actionsOf, routePartWay } from '../stops/index.ts';
 import { estimateOf } from '../vehicle/index.ts';
 import type { WaysInFacts } from './facts.ts';
-import { AROUND, lowerMinutes, withSurprises } from './lower.ts';
+import { AROUND, lowerMinutes, withSurprises, type LowerMinutes } from './lower.ts';
 
 export type { WaysInFacts } from './facts.ts';
 export { AROUND, lowerMinutes } from './lower.ts';
@@ -48,11 +48,12 @@ const some = (lo: number, typ: number, hi: number): Estimate => ({ lo, typ, hi, 
 /**
  * The ways in, compared: minutes there and back, people, what comes off and goes back, what remains.
  *
+ * @param lowered what lowering takes, where it is known already
  * @returns those that can be first, the quickest on top
  * @example waysIn(state)[0]!.id // 'lower'
  */
-export function waysIn(state: WaysInFacts): WayIn[] {
-  const ways = [lower(state), partway(state), bed(state), hatch(state), sender(state)];
+export function waysIn(state: WaysInFacts, lowered: LowerMinutes = lowerMinutes(state)): WayIn[] {
+  const ways = [lower(state, lowered.total), partway(state), bed(state), hatch(state), sender(state)];
   return ways.sort((a, b) => Number(a.cannot !== null) - Number(b.cannot !== null) || a.minutes.typ - b.minutes.typ);
 }
 
@@ -61,8 +62,7 @@ const names = (state: WaysInFacts): string[] => [
   ...state.vehicle.supports.map((s) => s.name),
 ];
 
-function lower(state: WaysInFacts): WayIn {
-  const { total: minutes } = lowerMinutes(state);
+function lower(state: WaysInFacts, minutes: Estimate): WayIn {
   return {
     id: 'lower',
     name: 'Lower the tank',
@@ -165,16 +165,16 @@ function sender(state: WaysInFacts): WayIn {
 /**
  * When another way wins over lowering, in words; null where none can be.
  *
- * @example breakEven(state) // 'bed 3 h, wins once what is in the way costs over 35 min'
+ * @param all the ways in, and what lowering takes
+ * @example breakEven(waysIn(state), lowerMinutes(state)) // 'bed 3 h, wins once what is in the way costs over 35 min'
  */
-export function breakEven(state: WaysInFacts): string | null {
-  const ways = waysIn(state).filter((w) => w.cannot === null);
+export function breakEven(all: readonly WayIn[], { inTheWay }: Pick<LowerMinutes, 'inTheWay'>): string | null {
+  const ways = all.filter((w) => w.cannot === null);
   const down = present(
     ways.find((w) => w.id === 'lower'),
     'way',
     'lower',
   );
-  const { inTheWay } = lowerMinutes(state);
   const said = ways
     .filter((w) => w.id !== 'lower' && w.id !== 'sender')
     .map((w) => {

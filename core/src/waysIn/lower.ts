@@ -9,13 +9,17 @@ export const AROUND: Estimate = { lo: 35, typ: 50, hi: 80, basis: commonPractice
 /** A strap or a bar back on, lined up and tightened in rounds, minutes; common practice, no source. */
 const SUPPORT: Estimate = { lo: 4, typ: 6, hi: 12, basis: commonPractice };
 
-interface LowerMinutes {
+/** What lowering takes. */
+export interface LowerMinutes {
+  /** Down and up again, with surprises. */
   total: Estimate;
   /** Of these: clearing what is in the way and putting it back. */
   inTheWay: Estimate;
+  /** Stops on the way down. */
   stops: number;
   /** Does the typical plan reach the ground? */
   outcome: 'way' | 'held';
+  /** What holds it where it does not; null where it does. */
   heldBy: string | null;
 }
 

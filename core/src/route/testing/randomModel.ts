@@ -41,26 +41,12 @@ export function randomModel(rng: Rng, size: Size): RouteModel {
     const to = size.window === null ? (rng() < 0.5 ? 9999 : from + grid(0, clear * 0.5)) : from + size.window;
     const other = () => names[Math.floor(rng() * names.length)]!;
     const after = rng() < 0.2 && things.length > 0 ? [things[Math.floor(rng() * things.length)]!.id] : [];
+    const way = { id, from, to, minutes: minute(1, 12), people: rng() < 0.15 ? 2 : 1 };
     if (size.dense) {
       const pick = () => (rng() < size.dense! ? [other()] : []).filter((one) => !id.startsWith(one));
-      return {
-        id,
-        from,
-        to,
-        minutes: minute(1, 12),
-        people: rng() < 0.15 ? 2 : 1,
-        after: pick(),
-        before: pick(),
-      };
+      return { ...way, after: pick(), before: pick() };
     }
-    return {
-      id,
-      from,
-      to,
-      minutes: minute(1, 12),
-      people: rng() < 0.15 ? 2 : 1,
-      ...(direction === 'down' ? { after } : { after: [], before: after }),
-    };
+    return { ...way, ...(direction === 'down' ? { after } : { after: [], before: after }) };
   };
   names.forEach((id, i) => {
     const isLine = i < size.lines;

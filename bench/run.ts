@@ -2,7 +2,8 @@
  * Speed as ratios, never as assertions: how long the product's own work takes against a plain yardstick on the same data
  * and the same machine, each the median of many runs.
  */
-import { archetypes, foldJob, nextStop, planDescent, readQuantity } from '@iron-cradle/core';
+import { archetypes, foldJob, nextStop, readQuantity } from '@iron-cradle/core';
+import { ahead } from '@iron-cradle/core/foresight';
 import { descend, seeded, truthInside } from '@iron-cradle/core/rehearsal';
 import { unit } from 'mathjs';
 import { median, row } from './lib.ts';
@@ -21,7 +22,7 @@ const start = foldJob(null, log.slice(0, 1))!;
 const parse = median(() => void JSON.parse(text));
 const fold = median(() => void foldJob(null, log));
 const stop = median(() => void nextStop(start));
-const plan = median(() => void planDescent(start));
+const plan = median(() => void ahead({ ...start }));
 const read = median(() => {
   for (let i = 0; i < 100; i++) readQuantity('7 1/8 in', { dimension: 'length', unit: 'mm' });
 });

@@ -3,6 +3,7 @@ export {
   complaintKinds,
   complaintOf,
   hoursInWords,
+  callLine,
   makeCall,
   startingCans,
   type Call,
@@ -201,9 +202,9 @@ export {
   endByEnd,
   marksAhead,
   nextStop,
+  afterStop,
   nextUp,
   planChanged,
-  planDescent,
   slackFromString,
   stepHeight,
   stopAt,
@@ -286,4 +287,4 @@ export {
   type Way,
 } from './vehicle/index.ts';
 export { outcomeWord, type Outcome, type Verdict } from './verdict/index.ts';
-export { waysIn, WORKING_HEIGHT, type WayIn } from './waysIn/index.ts';
+export { partWay, waysIn, WORKING_HEIGHT, type WayIn } from './waysIn/index.ts';

@@ -2,6 +2,7 @@ import { bestWayOut, drainFacts, shareOut, startingKit, type DrainKit, type Drai
 import { roundTo, type Estimate } from '../estimate/index.ts';
 import { drained, judgeHandling, kilogramsOf, litresToTakeOut, tankMass, type Handling } from '../handling/index.ts';
 import type { JobState } from '../job/index.ts';
+import { stopsInWords, type Ahead } from '../foresight/index.ts';
 import { kilograms, litres, say, type Sentence } from '../quantity/index.ts';
 import { couldStop, type CouldStop } from '../needed/index.ts';
 import { safeFillToday, witnessWord, fuelCelsius } from '../tank/index.ts';
@@ -30,6 +31,8 @@ export interface Call {
   wayOut: { way: DrainWay; cans: number } | null;
   /** Down, bench left out, and up again. */
   minutes: Estimate;
+  /** The way down of it, by the one figure that every place shows. */
+  down: Ahead;
   /** The test that comes before the tank. */
   test: ComplaintKind;
   /** Ways in compared, the quickest first, and when another one wins. */
@@ -78,16 +81,17 @@ export function makeCall(
     takeOut,
     wayOut: wayOut(state, takeOut.litres.hi, tools),
     minutes: lower.total,
+    down: lower.down,
     waysIn: ways,
     breakEven: breakEven(ways, lower),
     questions: callQuestions(state, { cans: tools.cans, ways }),
     test,
-    couldStop: couldStop(state, lower.heldBy),
+    couldStop: couldStop(state, lower.down.heldBy),
     soak: weak.length > 0 ? { what: 'strap fasteners', minutes: 20 } : null,
     why: {
       mass: say`empty tank ${kilograms(empty.lo, empty.hi)}, ${vehicle.fuel} ${litres(aboard.lo, aboard.hi)}; one may take ${kilograms(shop.alone)}${two === null ? ' lying under it, two have no figure' : say` off a jack, two ${kilograms(two)}`}, by shop rule`,
       takeOut: say`what has to come out until the tank weighs ${kilograms(shop.alone)} at its heavy end; ${forTwo ? say`for two, ${litres(forTwo.lo, forTwo.hi)} out are enough; ` : ''}${state.fuel.steps.length === 0 ? 'no witness yet, so anything up to a full tank' : `witnesses: ${state.fuel.steps.map((s) => witnessWord[s.kind]).join(', ')}`}`,
-      minutes: `${lower.stops} stops down on typical figures, every joint made singly on the way up, ${AROUND.typ} min for gates, draining and proving; bench work comes on top`,
+      minutes: `${stopsInWords(lower.down.stops, lower.down.open)} stops down, every joint made singly on the way up, ${AROUND.typ} min for gates, draining and proving; bench work comes on top`,
       test: test.why,
       couldStop:
         'what is always replaced or likely to break and not known to be here, what differs from the old part, and what the plan runs into',
@@ -139,8 +143,15 @@ function headlineOf({ now, after, jack }: { now: Handling; after: Handling; jack
     : 'Too heavy by hand even drained: more hands, or a hoist.';
 }
 
-/** Minutes as hours a person reads. @example hoursInWords({ lo: 118, typ: 150, hi: 240 }) // '2.5 h (2–4)' */
-export function hoursInWords(minutes: Pick<Estimate, 'lo' | 'typ' | 'hi'>): string {
+/**
+ * Minutes as hours a person reads.
+ *
+ * @param open it may take more than is known of: then there is no upper end
+ * @example hoursInWords({ lo: 118, typ: 150, hi: 240 }) // '2.5 h (2–4)'
+ */
+export function hoursInWords(minutes: Pick<Estimate, 'lo' | 'typ' | 'hi'>, open = false): string {
+  if (open)
+    return `${minutes.typ < 90 ? `${roundTo(minutes.typ, 5)} min` : `${roundTo(minutes.typ / 60, 0.5)} h`} and more`;
   if (minutes.hi < 90) return `${roundTo(minutes.typ, 5)} min (${roundTo(minutes.lo, 5)}–${roundTo(minutes.hi, 5)})`;
   const hours = (m: number) => roundTo(m / 60, 0.5);
   return `${hours(minutes.typ)} h (${hours(minutes.lo)}–${hours(minutes.hi)})`;

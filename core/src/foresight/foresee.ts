@@ -1,32 +1,21 @@
-import type { Span } from '../estimate/index.ts';
 import { mm, say, type Sentence } from '../quantity/index.ts';
 import type { Margins, TankState } from '../hang/index.ts';
-import type { Route } from '../route/index.ts';
-import { routeModel, type View } from '../stops/index.ts';
+import { routeModel, seekDown, type View } from '../stops/index.ts';
 import { obstructionOf, splitKey } from '../vehicle/index.ts';
 import type { Verdict } from '../verdict/index.ts';
+import { ahead, type Ahead } from './ahead.ts';
 import { asks } from './asks.ts';
 import { changed, type Change } from './change.ts';
 import { nameOf } from './names.ts';
 import { whatMatters, type Matter } from './matters.ts';
-import { minutesAhead, outlook } from './outlook.ts';
+import { outlook } from './outlook.ts';
 import { remedies, type Remedy } from './remedies.ts';
 import { stuck } from './stuck.ts';
 
-/** A way in two figures. */
-export interface Way {
-  /** Minutes of the way down. */
-  minutes: number;
-  /** Stops on it, the start not counted. */
-  stops: number;
-}
-
 /** What lies ahead, in figures a screen shows; plain data, so that a worker can send it. */
 export interface Foresight {
-  /** By how the ranges turn out. */
-  ways: Record<View, Way | null>;
-  /** Minutes down: least, likely, most; null where there is no way. */
-  minutes: Span | null;
+  /** Minutes and stops of the way down. */
+  ahead: Ahead;
   /** Is there a way, whatever is true? */
   verdict: Verdict;
   /** What the plan asks of each that is still on, with what is known of it. mm */
@@ -44,7 +33,7 @@ export interface Foresight {
  * how far it is.
  *
  * @param onProgress 0 to 1; return false to give up looking for remedies
- * @example foresee(state, { changes: [{ what: 'slack', line: 'feed', mm: 80 }] }).minutes?.typ
+ * @example foresee(state, { changes: [{ what: 'slack', line: 'feed', mm: 80 }] }).ahead.minutes.typ
  */
 export function foresee(
   given: TankState,
@@ -55,11 +44,10 @@ export function foresee(
   }: { changes?: readonly Change[]; onProgress?: (share: number) => boolean | void; margins?: Margins } = {},
 ): Foresight {
   const state = changes.reduce(changed, given);
-  const ahead = outlook(state, margins);
-  const way = (route: Route | null): Way | null =>
-    route && { minutes: route.minutes, stops: Math.max(0, route.moves - 1) };
-  const route = ahead.typical ?? ahead.best;
-  const view: View = ahead.typical ? 'typical' : 'best';
+  const { best, typical, verdict } = outlook(state, margins);
+  const route = typical ?? best;
+  const noWay = !typical && !seekDown(state, 'typical', margins).gaveUp;
+  const view: View = typical ? 'typical' : 'best';
   const known = (key: string) => {
     const { id } = splitKey(key);
     const slack = state.slack[id];
@@ -67,14 +55,8 @@ export function foresee(
     return key.startsWith('line:') && slack ? slack : (blocks ?? { lo: 0, hi: 0 });
   };
   return {
-    ways: {
-      best: way(ahead.best),
-      typical: way(ahead.typical),
-      look: way(ahead.look),
-      worst: way(ahead.worst),
-    },
-    minutes: minutesAhead(ahead),
-    verdict: ahead.verdict,
+    ahead: ahead(state, margins),
+    verdict,
     asks: route
       ? asks(routeModel(state, view, margins), route).map(({ key, mm }) => ({
           key,
@@ -85,8 +67,8 @@ export function foresee(
         }))
       : [],
     matters: whatMatters(state, margins),
-    conflict: ahead.typical ? null : conflictOf(state, margins),
-    remedies: ahead.typical ? [] : remedies(state, { margins, ...(onProgress ? { onProgress } : {}) }),
+    conflict: noWay ? conflictOf(state, margins) : null,
+    remedies: !noWay ? [] : remedies(state, { margins, ...(onProgress ? { onProgress } : {}) }),
   };
 }
 

@@ -1,6 +1,6 @@
 import type { Route } from '../route/index.ts';
 import { bindings, type Binding, type Margins, type TankState } from '../hang/index.ts';
-import { routeDown } from '../stops/index.ts';
+import { seekDown } from '../stops/index.ts';
 import { splitKey } from '../vehicle/index.ts';
 import { changed, type Change } from './change.ts';
 
@@ -31,15 +31,17 @@ export interface Matter {
  */
 export function whatMatters(state: TankState, margins: Margins = state.shop): Matter[] {
   const unknown = bindings(state).filter((b) => b.limit.hi > b.limit.lo);
-  const at = (list: readonly Binding[], end: 'lo' | 'hi'): Route | null =>
-    routeDown(
-      list.reduce((s, b) => changed(s, setTo(b, b.limit[end])), state),
-      'typical',
-      margins,
-    );
+  const at = (list: readonly Binding[], end: 'lo' | 'hi') => {
+    const set = list.reduce((s, b) => changed(s, setTo(b, b.limit[end])), state);
+    const sought = seekDown(set, 'typical', margins);
+    // Where only the margin is missing a creep gets there: that decides minutes, not whether there is a way.
+    return sought.route || sought.gaveUp ? sought : seekDown(set, 'typical', { ...margins, overshoot: 0 });
+  };
   const matter = (list: readonly Binding[]): Matter[] => {
-    const [short, long] = [at(list, 'lo'), at(list, 'hi')];
-    if (same(short, long)) return [];
+    const ends = [at(list, 'lo'), at(list, 'hi')] as const;
+    const [short, long] = [ends[0].route, ends[1].route];
+    // What the search did not finish decides nothing.
+    if (ends.some((end) => end.gaveUp) || same(short, long)) return [];
     const [first, second] = list;
     return [
       {
@@ -48,7 +50,7 @@ export function whatMatters(state: TankState, margins: Margins = state.shop): Ma
         lo: first!.limit.lo,
         hi: first!.limit.hi,
         minutes: short && long ? Math.abs(short.minutes - long.minutes) : null,
-        stops: { short: short?.stops.length ?? null, long: long?.stops.length ?? null },
+        stops: { short: short && stopsOn(short), long: long && stopsOn(long) },
         ...(second ? { also: { key: second.key, name: second.name } } : {}),
       },
     ];
@@ -60,6 +62,9 @@ export function whatMatters(state: TankState, margins: Margins = state.shop): Ma
     (a, b) => (b.minutes ?? Infinity) - (a.minutes ?? Infinity) || (a.key < b.key ? -1 : a.key > b.key ? 1 : 0),
   );
 }
+
+/** Heights it stops at under way, where it is bound for not counted. @example stopsOn(route) // 3 */
+export const stopsOn = (route: Route): number => Math.max(0, route.moves - 1);
 
 const setTo = (b: Binding, mm: number): Change => {
   const { id } = splitKey(b.key);

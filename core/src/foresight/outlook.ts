@@ -1,17 +1,22 @@
-import type { Span } from '../estimate/index.ts';
 import { computed } from '../basis/index.ts';
 import type { Route } from '../route/index.ts';
 import type { Margins, TankState } from '../hang/index.ts';
-import { routeDown, type View } from '../stops/index.ts';
+import { seekDown, type View } from '../stops/index.ts';
 import type { Verdict } from '../verdict/index.ts';
 
 /** What the way down costs, by how the ranges turn out; null where there is no way then. Minutes, the way up not counted. */
-interface Outlook {
+export interface Outlook {
+  /** Every figure at its kind end. */
   best: Route | null;
+  /** All as likely. */
   typical: Route | null;
   /** Safe at every moment, typical once looked at. */
   look: Route | null;
+  /** Every figure at its bad end. */
   worst: Route | null;
+  /** Some search ended before it knew: a way that is not among these may exist all the same. */
+  gaveUp: boolean;
+  /** What that means. */
   verdict: Verdict;
 }
 
@@ -24,15 +29,19 @@ const basis = computed('least minutes over all orders, heights and tilts');
  * @example outlook(state).verdict.outcome // 'good': there is a way whatever is true
  */
 export function outlook(state: TankState, margins: Margins = state.shop): Outlook {
-  const views = (['best', 'typical', 'look', 'worst'] as const).map((view): [View, Route | null] => [
-    view,
-    routeDown(state, view, margins),
-  ]);
-  const found = Object.fromEntries(views) as Omit<Outlook, 'verdict'>;
+  const inView = (view: View) => seekDown(state, view, margins);
+  const [best, typical, look, worst] = [inView('best'), inView('typical'), inView('look'), inView('worst')];
+  const found = {
+    best: best.route,
+    typical: typical.route,
+    look: look.route,
+    worst: worst.route,
+    gaveUp: [best, typical, look, worst].some((sought) => sought.gaveUp),
+  };
   return { ...found, verdict: judge(found) };
 }
 
-function judge({ best, typical, look, worst }: Omit<Outlook, 'verdict'>): Verdict {
+function judge({ best, typical, look, worst, gaveUp }: Omit<Outlook, 'verdict'>): Verdict {
   const say = (outcome: Verdict['outcome'], text: string, next: string[]): Verdict => ({
     outcome,
     reasons: [{ text, basis }],
@@ -51,18 +60,9 @@ function judge({ best, typical, look, worst }: Omit<Outlook, 'verdict'>): Verdic
     return say('unknown', 'there is a way down only if the figures turn out kind', [
       'measure what holds, or free it first',
     ]);
+  if (gaveUp)
+    return say('unknown', 'there are more orders than can be tried in the time, and none that was tried gets it down', [
+      'go stop by stop: each is safe by itself',
+    ]);
   return say('bad', 'no order of stops gets it down', ['take over one of the changes below']);
-}
-
-/**
- * Least and most minutes of the way down that are known of, with the likely one. null where there is no way at all.
- *
- * @example minutesAhead(outlook(state))?.typ
- */
-export function minutesAhead({ best, typical, look, worst }: Outlook): Span | null {
-  const known = [best, typical, look, worst].flatMap((r) => (r ? [r.minutes] : []));
-  if (known.length === 0) return null;
-  const lo = Math.min(...known);
-  const hi = Math.max(...known);
-  return { lo, typ: (typical ?? look ?? worst ?? best)!.minutes, hi };
 }

@@ -4,6 +4,7 @@ import Papa from 'papaparse';
 import { commonPractice, computed } from '../basis/index.ts';
 import { InputError } from '../errors/index.ts';
 import { add, estimate, total, type Estimate, type Span } from '../estimate/index.ts';
+import { stopsInWords } from '../foresight/index.ts';
 import { litresToTakeOut } from '../handling/index.ts';
 import type { Complaint } from '../order/index.ts';
 import { answerTo, askNumber } from '../questions/index.ts';
@@ -115,7 +116,7 @@ export function quoteOf(state: WaysInFacts & Pick<FuelSlice, 'fuel'>, prices: Sh
   work('work', {
     what: 'take the tank down and put it back, proved',
     minutes: drop,
-    why: `${lower.stops} stops, every joint made singly; the spread is in lines nobody measured`,
+    why: `${stopsInWords(lower.down.stops, lower.down.open)} stops, every joint made singly; the spread is in lines nobody measured`,
   });
   work('work', {
     what: `work on the bench: ${benchWord[state.complaint]}`,

@@ -99,14 +99,25 @@ const better = (p: Prepared, s: State, way: number): boolean => {
   return had === 0 || p.ways[had - 1]!.extra > w.extra;
 };
 
-/** Could anything new come of stopping here? */
-export function isUseful(p: Prepared, s: State, reach: readonly number[]): boolean {
-  for (const way of reach) {
+/**
+ * Can a must-thing no longer be done? Nothing of it is in hand, and all its ways need something in place that is off.
+ *
+ * @example isStranded(p, { ...state, done: after }) // true where the wire's only way needs the clip on
+ */
+export const isStranded = (p: Prepared, s: State): boolean =>
+  p.waysOf.some(
+    (ways, t) =>
+      bit(p.must, t) &&
+      !bit(s.done, t) &&
+      s.option[t] === 0 &&
+      ways.every((way) => !disjoint(p.ways[way]!.before, s.done)),
+  );
+
+/** Those of the ways in reach of which something new could come. @example usefulWays(p, state, group.ways) */
+export const usefulWays = (p: Prepared, s: State, reach: readonly number[]): number[] =>
+  reach.filter((way) => {
     const w = p.ways[way]!;
-    if (bit(s.done, w.thing) || !disjoint(w.before, s.done)) continue;
-    if (!needed(p, s, w.thing) && !better(p, s, way)) continue;
-    if (missing(s, w.after).every((t) => s.option[t] !== 0 || reach.some((other) => p.ways[other]!.thing === t)))
-      return true;
-  }
-  return false;
-}
+    if (bit(s.done, w.thing) || !disjoint(w.before, s.done)) return false;
+    if (!needed(p, s, w.thing) && !better(p, s, way)) return false;
+    return missing(s, w.after).every((t) => s.option[t] !== 0 || reach.some((other) => p.ways[other]!.thing === t));
+  });

@@ -11,6 +11,8 @@ export interface Group {
   tilts: [number, number];
   /** The pose at each tilt. */
   poses: (Pose | undefined)[];
+  /** How deep its highest pose hangs, both ends together, mm. */
+  depth: number;
 }
 
 /**
@@ -57,9 +59,10 @@ export function groupsOf(p: Prepared): Group[] {
       seen.push({ ways, broken });
       const key = `${ways.join()}/${broken.join()}`;
       let group = found.get(key);
-      if (!group) found.set(key, (group = { ways, broken, tilts: [0, 0], poses: [] }));
+      if (!group) found.set(key, (group = { ways, broken, tilts: [0, 0], poses: [], depth: Infinity }));
       group.tilts[t >> 5]! |= 1 << (t & 31);
       group.poses[t] = pose;
+      group.depth = Math.min(group.depth, pose.f + pose.r);
     }
   });
   return [...found.values()];

@@ -1,3 +1,4 @@
+export { seek, type Sought } from './seek.ts';
 export { solve, Stopped } from './solve.ts';
 export {
   type Route,

@@ -1,8 +1,8 @@
 import { InputError, present } from '../errors/index.ts';
 import { moveCost, tiltCost, wayCost } from './cost.ts';
 import { tilts } from './geometry.ts';
-import { GRID } from '../pose/index.ts';
-import type { RouteModel, RouteReach } from './types.ts';
+import { GRID, isAbove } from '../pose/index.ts';
+import type { RouteModel, RouteReach, RouteThing, RouteWay } from './types.ts';
 
 /** Sets of things, ceilings and tilts are two words of bits each. */
 const MOST = 62;
@@ -69,12 +69,13 @@ export function prepare(model: RouteModel): Prepared {
     for (const id of ids) add(set, present(index.get(id), 'thing', id));
     return set;
   };
-  const must = setOf(model.must);
+  const closed = ceilingsFirst(model);
+  const must = setOf(mustFirst([...model.must, ...heldBefore(model)], things, closed));
   const ways: PreparedWay[] = [];
   const waysOf: number[][] = [];
   let base = 0;
   things.forEach((thing, t) => {
-    const sorted = thing.ways
+    const sorted = closed(thing)
       .map((way) => ({ way, cost: wayCost(way, model) }))
       .sort((a, b) => a.cost - b.cost || byId(a.way, b.way));
     const lowest = bit(must, t) ? (sorted[0]?.cost ?? 0) : 0;
@@ -107,6 +108,45 @@ export function prepare(model: RouteModel): Prepared {
     move: moveCost(model),
     tilt: tiltCost(model),
   };
+}
+
+/**
+ * A hand that begins lower than a ceiling at its own place waits for the one thing that lifts it, be it a look, a clip or
+ * a cover. Where nothing but the thing itself does, the way can't be used.
+ */
+const ceilingsFirst =
+  ({ limits, start, length }: RouteModel) =>
+  ({ id, x, ways }: RouteThing): RouteWay[] =>
+    ways.flatMap((way) => {
+      const after = new Set(way.after);
+      for (const limit of limits) {
+        // Where it hangs already it hangs, whatever the ceiling says.
+        if (limit.x !== x || limit.at >= way.from || !isAbove(start, { x, at: limit.at, length })) continue;
+        const others = limit.freedBy.filter((by) => by !== id);
+        if (others.length === 0) return [];
+        if (others.length === 1) after.add(others[0]!);
+      }
+      return [{ ...way, after: [...after] }];
+    });
+
+/** What alone lifts a ceiling above the goal must be done, whatever else is a choice. */
+const heldBefore = ({ limits, goal, length }: RouteModel): string[] =>
+  limits.flatMap(({ x, at, freedBy }) => (freedBy.length === 1 && !isAbove(goal, { x, at, length }) ? freedBy : []));
+
+/** What every way of a thing that must be done waits for must be done as well: then it is no choice, and no branch. */
+function mustFirst(
+  must: readonly string[],
+  things: readonly RouteThing[],
+  waysOf: (thing: RouteThing) => readonly RouteWay[],
+): string[] {
+  const all = new Set(must);
+  // A set takes what is added while it is walked.
+  for (const id of all) {
+    const thing = things.find((t) => t.id === id);
+    const ways = thing ? waysOf(thing) : [];
+    for (const first of ways[0]?.after ?? []) if (ways.every((way) => way.after.includes(first))) all.add(first);
+  }
+  return [...all];
 }
 
 function check(model: RouteModel): void {

@@ -94,6 +94,65 @@ describe('a case small enough for a pencil', () => {
   });
 });
 
+describe('what makes a search explode', () => {
+  /** Twelve lines, each in reach at a height of its own: 2¹² orders in which some are off, all alike. */
+  const equal = (): RouteModel => {
+    const ids = Array.from({ length: 12 }, (_, i) => `l${String(i).padStart(2, '0')}`);
+    return {
+      ...base,
+      clear: 600,
+      goal: { f: 600, r: 600 },
+      must: ids,
+      things: ids.map((id, i) => thing(id, 500, way('top', 10 + i * 20, 20 + i * 20, 3))),
+      limits: [],
+    };
+  };
+
+  test('orders that cost the same are not all gone through', () => {
+    const { route, looked } = solve(equal());
+    // Twelve stops and the way to the ground, two minutes each, twelve hands of three.
+    expect(route).toMatchObject({ moves: 13, minutes: 13 * 2 + 12 * 3 });
+    expect(looked).toBeLessThan(2 ** 8);
+    // Of equals the nearest first: it goes down, and never up again for nothing.
+    const drops = route!.stops.map((s) => s.pose.f);
+    expect(drops).toEqual([...drops].sort((a, b) => a - b));
+  });
+
+  test('ten lines that are only let further once they were looked at: a look that must be made is no branch', () => {
+    const ids = Array.from({ length: 10 }, (_, i) => `l${i}`);
+    const lo = (i: number) => 20 + ((i * 37) % 100);
+    const model: RouteModel = {
+      ...base,
+      clear: 400,
+      goal: { f: 400, r: 400 },
+      must: ids,
+      things: ids.flatMap((id, i) => [
+        thing(`look:${id}`, i * 100, way('look', Math.max(5, lo(i) - 15), 9999, 1)),
+        thing(id, i * 100, way('top', lo(i) + 15, 9999, 3)),
+      ]),
+      limits: ids.flatMap((id, i) => [
+        { x: i * 100, at: lo(i), freedBy: [id, `look:${id}`] },
+        { x: i * 100, at: lo(i) + 40, freedBy: [id] },
+      ]),
+    };
+    const { route, looked } = solve(model);
+    // Every hand begins below what its line lets unseen, so all ten looks are on the way.
+    expect(route!.stops.flatMap((s) => s.uses).filter((u) => u.thing.startsWith('look:'))).toHaveLength(10);
+    expect(looked).toBeLessThan(500);
+  });
+
+  test('where the only hand that begins below its ceiling stands there already, it may be used', () => {
+    const hung = {
+      ...base,
+      start: { f: 45, r: 45 },
+      must: ['feed'],
+      things: [thing('feed', 200, way('top', 42, 50, 3))],
+    };
+    const { route } = solve({ ...hung, limits: [{ x: 200, at: 40, freedBy: ['feed'] }] });
+    expect(route!.stops[0]!.uses).toEqual([{ thing: 'feed', way: 'top' }]);
+  });
+});
+
 describe('the rules', () => {
   test('between two allowed poses every pose of the straight line is allowed', () => {
     const drop = fc.integer({ min: 0, max: 120 }).map((n) => n * 5);

@@ -1,8 +1,9 @@
 import TinyQueue from 'tinyqueue';
-import { arrive, isUseful, payLate } from './arrive.ts';
+import { arrive, isStranded, payLate } from './arrive.ts';
 import { boundOf } from './bound.ts';
 import { unpack } from './cost.ts';
 import { groupAt, groupsOf, type Group } from './groups.ts';
+import { openStops } from './openStops.ts';
 import { bit, prepare, type Prepared } from './prepare.ts';
 import { fork, freed, kills, type State } from './state.ts';
 import { stopsOf } from './stopsOf.ts';
@@ -36,7 +37,7 @@ export function solve(model: RouteModel, options: SolveOptions = {}): Solved {
   const bound = boundOf(p, groups, goal);
   const queue = new TinyQueue<{ key: number; turn: number; state: State }>(
     [],
-    (a, b) => a.key - b.key || a.turn - b.turn,
+    (a, b) => a.key - b.key || b.turn - a.turn,
   );
   const alive: State[] = [];
   const dead = new Set<State>();
@@ -61,7 +62,7 @@ export function solve(model: RouteModel, options: SolveOptions = {}): Solved {
       if (isGoal) {
         const end = finish(p, next);
         if (end) push(end);
-      } else push(next);
+      } else if (!isStranded(p, next)) push(next);
     }
   };
 
@@ -88,9 +89,8 @@ export function solve(model: RouteModel, options: SolveOptions = {}): Solved {
     if (state.goal) return { route: routeOf(p, model, state), looked };
     if (dead.has(state)) continue;
     const off = freed(p, state.done);
-    for (const group of [...groups, goal]) {
+    for (const group of [...openStops(p, state, { groups, off }), goal]) {
       const isGoal = group === goal;
-      if (!isGoal && !isUseful(p, state, group.ways)) continue;
       for (const paid of payFor(p, state, { group, off }))
         for (const moved of move(p, paid, { group, parent: state })) land(moved, group.ways, isGoal);
     }
@@ -106,7 +106,7 @@ function fixed(p: Prepared, pose: { f: number; r: number }): Group {
   // A start that hangs steeper than is allowed has no tilt of its own: any next pose changes it.
   if (tilt >= 0) tilts[tilt >> 5]! |= 1 << (tilt & 31);
   poses[Math.max(0, tilt)] = pose;
-  return { ...groupAt(p, pose), tilts, poses };
+  return { ...groupAt(p, pose), tilts, poses, depth: pose.f + pose.r };
 }
 
 /** The state once it may hang in a group's poses: what breaks there is freed late, in every way that is possible. */

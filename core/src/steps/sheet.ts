@@ -1,5 +1,4 @@
-import type { Span } from '../estimate/index.ts';
-import { asks, minutesAhead, outlook } from '../foresight/index.ts';
+import { ahead, asks, outlook, type Ahead } from '../foresight/index.ts';
 import { FIRST_STOP, type TankState } from '../hang/index.ts';
 import { descended, nameOf, type JobState } from '../job/index.ts';
 import { isLevel, poseInWords, type Pose } from '../pose/index.ts';
@@ -29,8 +28,8 @@ export interface PlanSheet {
   ends: readonly [string, string];
   /** What the figures of the plan are taken as: true whatever is true, or only as likely. */
   certain: boolean;
-  /** Minutes down: least, likely, most; null where there is no way. */
-  minutes: Span | null;
+  /** Minutes and stops down, as every place shows them; null where there is no way. */
+  ahead: Ahead | null;
   /** Stops down. */
   down: SheetStop[];
   /** Stops up. */
@@ -53,8 +52,7 @@ const cautionFor = (vehicle: VehicleFile): string =>
  * @example planSheet(state).down[0]?.pose // { f: 0, r: 0 }
  */
 export function planSheet(state: JobState): PlanSheet {
-  const ahead = outlook(state);
-  const certain = ahead.worst !== null;
+  const certain = outlook(state).worst !== null;
   const view: View = certain ? 'worst' : 'typical';
   const route = descended(state) ? null : routeDown(state, view, state.shop);
   const model = routeModel(state, view, state.shop);
@@ -71,7 +69,7 @@ export function planSheet(state: JobState): PlanSheet {
     vehicle: state.vehicle.name,
     ends: state.vehicle.ends,
     certain,
-    minutes: minutesAhead(ahead),
+    ahead: route ? ahead(state) : null,
     down: withFirstLook(down),
     up: upStops(state, descended(state) ? state : below(state, route)),
     asks: route ? asks(model, route).map(({ key, mm }) => ({ name: shortName(nameOf(state, key)), mm })) : [],

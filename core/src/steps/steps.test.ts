@@ -100,8 +100,8 @@ describe('the plan on one page', () => {
       { name: 'vent', mm: 70 },
       { name: 'feed', mm: 30 },
     ]);
-    // Two stops and the floor: 3 moves of 2 min, two lines of 3, two straps of 8.
-    expect(sheet.minutes).toEqual({ lo: 28, typ: 28, hi: 28 });
+    // A look, two stops and the floor: 4 moves of 2 min, two lines of 3, two straps of 8; the search leaves out the look.
+    expect(sheet.ahead).toMatchObject({ minutes: { typ: 30 }, stops: { lo: 2, typ: 3, hi: 3 }, open: false });
     expect(sheet.down[2]!.steps[0]).toMatch(/paint its number on both ends of the feed line/);
     expect(sheet.up.at(-1)!.pose).toEqual({ f: 0, r: 0 });
     const made = sheet.up.flatMap((s) => s.steps);
@@ -136,6 +136,6 @@ describe('the plan on one page', () => {
     expect(planSheet(guessed)).toMatchObject({ certain: false });
     const none = planSheet(begin({ connections: [line('vent', 20, 70)] }));
     expect(none.down).toEqual([]);
-    expect(none.minutes).toBeNull();
+    expect(none.ahead).toBeNull();
   });
 });

@@ -1,10 +1,11 @@
 import { present } from '../errors/index.ts';
 import { bindings, safeUnder, type Margins, type TankState } from '../hang/index.ts';
 import { deepest, dropAt, GRID, inReach, type Pose } from '../pose/index.ts';
-import { solve, type Route, usedWay } from '../route/index.ts';
+import { seek, usedWay, type Route, type Sought } from '../route/index.ts';
 import { lineOf, obstructionOf, splitKey, supportOf, waysOff, type Way } from '../vehicle/index.ts';
 import { actionFor } from './actions.ts';
 import { LOOKED, routeModel, type View } from './model.ts';
+
 import type { Action } from './types.ts';
 
 /** The first part of the way with the least minutes: what comes off where the tank hangs, and where it goes next. */
@@ -14,26 +15,35 @@ interface Guide {
 }
 
 /** A state is never changed, so what was found for it holds. */
-const found = new WeakMap<TankState, Map<string, Route | null>>();
+const found = new WeakMap<TankState, Map<string, Sought>>();
 
 /**
- * The way down with the least minutes in a view of the ranges, null where there is none.
+ * The way down with the least minutes in a view of the ranges, null where there is none or none was found in time.
  *
  * @example routeDown(state, 'typical')?.minutes
  */
-export function routeDown(state: TankState, view: View, margins: Margins = state.shop): Route | null {
-  return routeTo(state, { goal: state.goal, view, margins });
+export const routeDown = (state: TankState, view: View, margins: Margins = state.shop): Route | null =>
+  seekDown(state, view, margins).route;
+
+/**
+ * The same, with whether the search knew its answer: where it gave up, nobody says that there is no way.
+ *
+ * @example seekDown(state, 'look').gaveUp // false
+ */
+export function seekDown(state: TankState, view: View, margins: Margins = state.shop): Sought {
+  return seekTo(state, { goal: state.goal, view, margins });
 }
 
-function routeTo(
+function seekTo(
   state: TankState,
   { goal, view, margins }: { goal: TankState['goal']; view: View; margins: Margins },
-): Route | null {
+): Sought {
   const key = `${goal}/${view}/${margins.overshoot}`;
   let known = found.get(state);
   if (!known) found.set(state, (known = new Map()));
-  if (!known.has(key)) known.set(key, solve(routeModel({ ...state, goal }, view, margins)).route);
-  return known.get(key) ?? null;
+  let sought = known.get(key);
+  if (!sought) known.set(key, (sought = seek(routeModel({ ...state, goal }, view, margins))));
+  return sought;
 }
 
 /**
@@ -46,7 +56,7 @@ export function routePartWay(
   state: TankState,
   { drop, view, margins = state.shop }: { drop: number; view: View; margins?: Margins },
 ): Route | null {
-  return drop > state.vehicle.clear ? null : routeTo(state, { goal: drop, view, margins });
+  return drop > state.vehicle.clear ? null : seekTo(state, { goal: drop, view, margins }).route;
 }
 
 /**

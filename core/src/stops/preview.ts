@@ -13,20 +13,17 @@ const MOST_STOPS = 80;
  *
  * @example planDescent(state).stops.length
  */
-export function planDescent(state: TankState, margins: Margins = state.shop): Plan<Stop> {
+export function planDescent(state: TankState, margins: Margins = state.shop): Plan {
   let now: TankState = asTypical(state);
   const stops: Stop[] = [];
-  const states: TankState[] = [];
-  const done = (outcome: Plan<Stop>['outcome']): Plan<Stop> => ({
+  const done = (outcome: Plan['outcome']): Plan => ({
     stops,
-    states,
     outcome,
     minutes: total(stops.map((s) => s.minutes)),
   });
   for (let i = 0; i < MOST_STOPS; i++) {
     const stop = nextStop(now, margins);
     stops.push(stop);
-    states.push(now);
     if (stop.kind === 'out' || stop.kind === 'there') return done('way');
     if (stop.kind === 'held') return done('held');
     now = afterStop(now, stop);
@@ -72,10 +69,10 @@ export function afterStop<S extends TankState>(state: S, stop: Pick<Stop, 'pose'
 /**
  * Stop marks for the drawing: drops still ahead with the short names of what comes off there.
  *
- * @example marksAhead(planDescent(state))[0] // { drop: 40, names: ['feed'] }
+ * @example marksAhead(ahead(state).walk)[0] // { drop: 40, names: ['feed'] }
  */
-export function marksAhead(plan: Plan<Stop>): { drop: number; names: string[] }[] {
-  return plan.stops
+export function marksAhead(walk: readonly Stop[]): { drop: number; names: string[] }[] {
+  return walk
     .filter((s) => s.kind !== 'out' && s.kind !== 'there' && s.kind !== 'held')
     .map((s) => ({
       drop: deepest(s.pose),

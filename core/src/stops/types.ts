@@ -1,5 +1,5 @@
 import type { Estimate } from '../estimate/index.ts';
-import type { Holder, TankState } from '../hang/index.ts';
+import type { Holder } from '../hang/index.ts';
 import type { Pose } from '../pose/index.ts';
 
 type ActionType = 'part' | 'unclip' | 'clear' | 'support';
@@ -101,11 +101,9 @@ export interface UpStop {
 }
 
 /** Stops from here to the goal, as far as they can be foreseen. */
-export interface Plan<S> {
+export interface Plan {
   /** One after the other. */
-  stops: S[];
-  /** The tank as it is before each stop. */
-  states: TankState[];
+  stops: Stop[];
   /** `way`: it reaches the goal on what is typical; `held`: it does not. */
   outcome: 'way' | 'held';
   /** All of them together. */

@@ -64,7 +64,9 @@ function bySearch(state: TankState, { route, model }: WayUp): Omit<UpStop, 'lost
     const { from, to } = used.way;
     const last = next !== undefined && !inReach(next.pose, { x: used.thing.x, from, to, length: model.length });
     const window = list.find((w) => w.item.key === thing);
-    if (window) return [itemOf(state, { w: window, pose, last, way })];
+    // One figure says by when, and whether that is here.
+    const lost = window && next !== undefined && portDrop(state, next.pose, window.line) < window.from;
+    if (window) return [itemOf(state, { w: window, pose, last: lost === true, way })];
     return [thingItem(state, { key: thing, by: way, lastChance: last })];
   });
   return { kind, pose, items: kind === 'home' ? atHome(state, items) : items };

@@ -1,13 +1,11 @@
 import { present } from '../errors/index.ts';
 import type { TankState } from '../hang/index.ts';
 import { dropAt, GRID, inReach, level, type Pose } from '../pose/index.ts';
-import { solve, Stopped, type Route, type RouteModel, type RouteStop, usedWay } from '../route/index.ts';
+import { seek, usedWay, type Route, type RouteModel, type RouteStop } from '../route/index.ts';
 import { splitKey } from '../vehicle/index.ts';
 import { ascentModel, TEST, type KeyOn, type UpView } from './ascent.ts';
-import { levelTest, tested } from './testStop.ts';
 
-/** States looked at before the search gives up, so that a screen never waits: some tenths of a second. */
-const PATIENCE = 12_000;
+import { levelTest, tested } from './testStop.ts';
 
 /** A way up and the question it answers. */
 export interface WayUp {
@@ -67,28 +65,23 @@ const afterTest: typeof beforeTest = [
 function search(state: TankState): WayUp | null {
   for (const [view, keyOn] of tested(state) ? afterTest : beforeTest) {
     const model = ascentModel(state, view, keyOn);
-    try {
-      const route = routeUp(model, PATIENCE);
-      if (!route) continue;
-      const stops = madeAsLowAsReached(model, route.stops);
-      const surely = keyOn === 'done' || keyOn === 'surely seen';
-      return { route: { ...route, stops: surely ? stops : keyAsLowAsMade(model, stops) }, model, view };
-    } catch (error) {
-      if (!(error instanceof Stopped)) throw error;
-    }
+    const route = routeUp(model);
+    if (!route) continue;
+    const stops = madeAsLowAsReached(model, route.stops);
+    const surely = keyOn === 'done' || keyOn === 'surely seen';
+    return { route: { ...route, stops: surely ? stops : keyAsLowAsMade(model, stops) }, model, view };
   }
   return null;
 }
 
 /**
- * Solves a question about the way up and turns its answer about, so that it begins below.
+ * Solves a question about the way up and turns its answer about, so that it begins below. Null where there is no way, or
+ * none was found in time.
  *
- * @param most states looked at before it gives up
- * @throws Stopped when that was not enough
  * @example routeUp(ascentModel(state, 'best'))?.minutes
  */
-export function routeUp(model: RouteModel, most = Infinity): Route | null {
-  const { route } = solve(model, { onLooked: (looked) => looked < most });
+export function routeUp(model: RouteModel): Route | null {
+  const { route } = seek(model);
   if (!route) return null;
   return { ...route, stops: [...route.stops].reverse().map((s) => ({ pose: s.pose, uses: [...s.uses].reverse() })) };
 }

@@ -53,7 +53,7 @@ const some = (lo: number, typ: number, hi: number): Estimate => ({ lo, typ, hi, 
  * @example waysIn(state)[0]!.id // 'lower'
  */
 export function waysIn(state: WaysInFacts, lowered: LowerMinutes = lowerMinutes(state)): WayIn[] {
-  const ways = [lower(state, lowered.total), partway(state), bed(state), hatch(state), sender(state)];
+  const ways = [lower(state, lowered.total), partWay(state), bed(state), hatch(state), sender(state)];
   return ways.sort((a, b) => Number(a.cannot !== null) - Number(b.cannot !== null) || a.minutes.typ - b.minutes.typ);
 }
 
@@ -75,8 +75,12 @@ function lower(state: WaysInFacts, minutes: Estimate): WayIn {
   };
 }
 
-/** Down to where two hands work on its top, and up again: what holds it there comes off, the rest stays on. */
-function partway(state: WaysInFacts): WayIn {
+/**
+ * Down to where two hands work on its top, and up again: what holds it there comes off, the rest stays on.
+ *
+ * @example partWay(state).cannot // null where it can be
+ */
+export function partWay(state: WaysInFacts): WayIn {
   const route = routePartWay(state, { drop: WORKING_HEIGHT, view: 'typical' });
   const actions = route?.stops.flatMap((stop) => actionsOf(state, stop.uses)) ?? [];
   const moves = Array.from({ length: route?.moves ?? 0 }, () => MOVE_MINUTES);

@@ -1,7 +1,7 @@
-import { commonPractice } from '../basis/index.ts';
+import { commonPractice, computed } from '../basis/index.ts';
 import { add, total, type Estimate } from '../estimate/index.ts';
 import type { WaysInFacts } from './facts.ts';
-import { planDescent } from '../stops/index.ts';
+import { ahead, type Ahead } from '../foresight/index.ts';
 import { estimateOf } from '../vehicle/index.ts';
 
 /** Gates, draining set-up and proving, minutes; common practice, no source. */
@@ -15,12 +15,8 @@ export interface LowerMinutes {
   total: Estimate;
   /** Of these: clearing what is in the way and putting it back. */
   inTheWay: Estimate;
-  /** Stops on the way down. */
-  stops: number;
-  /** Does the typical plan reach the ground? */
-  outcome: 'way' | 'held';
-  /** What holds it where it does not; null where it does. */
-  heldBy: string | null;
+  /** The way down of it. */
+  down: Ahead;
 }
 
 /**
@@ -30,7 +26,7 @@ export interface LowerMinutes {
  */
 export function lowerMinutes(state: WaysInFacts): LowerMinutes {
   const { vehicle } = state;
-  const down = planDescent(state);
+  const down = ahead(state);
   const blocking = vehicle.obstructions.filter((o) => o.blocksAt);
   const restore = blocking.flatMap((o) => (o.restore[0] ? [estimateOf(vehicle, o.restore[0].minutes)] : []));
   const clear = blocking.flatMap((o) => (o.clear[0] ? [estimateOf(vehicle, o.clear[0].minutes)] : []));
@@ -40,11 +36,9 @@ export function lowerMinutes(state: WaysInFacts): LowerMinutes {
     ...vehicle.supports.map(() => SUPPORT),
   ]);
   return {
-    total: add(add(withSurprises(down.minutes), up), AROUND),
+    total: add(add(withSurprises({ ...down.minutes, basis: computed('the way down') }), up), AROUND),
     inTheWay: total([...clear, ...restore]),
-    stops: down.stops.length,
-    outcome: down.outcome,
-    heldBy: down.outcome === 'held' ? (down.stops.at(-1)?.holders[0]?.name ?? 'something') : null,
+    down,
   };
 }
 

@@ -5,11 +5,11 @@ import {
   foldJob,
   holdersAt,
   nextStop,
-  planDescent,
   marksAhead,
   type JobState,
   type UnitSystem,
 } from '@iron-cradle/core';
+import { ahead as lookAhead } from '@iron-cradle/core/foresight';
 import { randomVehicle, seeded } from '@iron-cradle/core/rehearsal';
 import { archetypes, exactly, sectionOf, shapeLitres, type TankShape, type VehicleFile } from '@iron-cradle/core';
 import { layTank, type Px } from './tank/layout.ts';
@@ -168,7 +168,7 @@ describe('the well', () => {
       chords: list,
       here: state.pose.f,
       clear: state.vehicle.clear,
-      ahead: marksAhead(planDescent(state)),
+      ahead: marksAhead(lookAhead(state).walk),
       width: 240,
       height: 560,
     });

@@ -17,6 +17,7 @@ import { useMemo, useState, type ReactElement, type ReactNode } from 'react';
 import { MemoryRouter } from 'react-router';
 import { JobContextOf, type Answer, type Enter } from '../log/useJob.ts';
 import type { Shop } from '../net/queries.ts';
+import { AheadOf } from '../workers/AheadOf.tsx';
 
 const ines = { id: 'ines', name: 'Ines', role: 'technician' as const };
 
@@ -111,7 +112,11 @@ export function atJob(screen: ReactElement, entries: Entry[] = logOf([]), units:
       const answer: Answer = (question, value, of) => enter('answer', answerOf(question, value, of));
       return { jobId: 'job', number: 7, state, log: [...log], me: ines, enter, answer, problem: null };
     }, [state]);
-    return <JobContextOf.Provider value={context}>{screen}</JobContextOf.Provider>;
+    return (
+      <JobContextOf.Provider value={context}>
+        <AheadOf state={state}>{screen}</AheadOf>
+      </JobContextOf.Provider>
+    );
   }
   const shown = render(
     <Surroundings units={units}>

@@ -1,7 +1,9 @@
 import { useEffect, useEffectEvent, useState } from 'react';
+import { borrow, heard, type Lent } from './core.ts';
+import type { CoreApi, OnProgress } from './coreApi.ts';
 
-/** What a worker tells: how far it is, 0 to 1; its answer; or why there is none. */
-export type Told<R> = { progress: number } | { answer: R } | { problem: string };
+/** A question to the core; the same function is the same question. */
+export type Ask<R> = (core: CoreApi, onProgress: OnProgress) => Promise<R>;
 
 /** A question to a worker, as it stands. */
 export interface Answer<R> {
@@ -21,56 +23,59 @@ export interface Answer<R> {
 
 /** What was heard last, and to which question. */
 interface Heard<R> {
-  key: string | null;
+  ask: Ask<R> | null;
   answer: R | null;
-  answered: string | null;
+  answered: Ask<R> | null;
   progress: number | null;
   problem: string | null;
 }
 
+const nothing = { ask: null, answer: null, answered: null, progress: null, problem: null };
+
 /**
  * Asks a worker and can be stopped. What it told before stands until it tells anew; a new question ends the old one.
  *
- * @param key says which question it is; null asks nothing
+ * @param ask the question, held by `useCallback` or `useMemo`; null asks nothing
  */
-export function useAnswer<A, R>(start: () => Worker, key: string | null, ask: () => A): Answer<R> {
-  const [heard, setHeard] = useState<Heard<R>>({
-    key: null,
-    answer: null,
-    answered: null,
-    progress: null,
-    problem: null,
-  });
-  const [halted, setHalted] = useState<string | null>(null);
-  const begin = useEffectEvent(() => {
-    const worker = start();
-    worker.postMessage(ask());
-    return worker;
-  });
+export function useAnswer<R>(ask: Ask<R> | null, from: () => Lent = borrow): Answer<R> {
+  const [told, setTold] = useState<Heard<R>>(nothing);
+  const [halted, setHalted] = useState<Ask<R> | null>(null);
+  const lend = useEffectEvent(from);
   useEffect(() => {
-    if (key === null || halted === key) return undefined;
-    const worker = begin();
-    const hear = (told: Told<R>) =>
-      setHeard((before) => ({
-        ...before,
-        key,
-        progress: null,
-        problem: null,
-        ...told,
-        ...('answer' in told ? { answered: key } : {}),
-      }));
-    worker.onmessage = ({ data }: MessageEvent<Told<R>>) => hear(data);
-    worker.onerror = () => hear({ problem: 'The search could not be started on this device.' });
-    return () => worker.terminate();
-  }, [key, halted]);
-  const asked = key !== null && halted !== key;
-  const told = heard.key === key ? heard : null;
+    if (ask === null || halted === ask) return undefined;
+    const core = lend();
+    let over = false;
+    const hear = (news: Partial<Heard<R>>) =>
+      setTold((before) => ({ ...before, ask, progress: null, problem: null, ...news }));
+    const onProgress = heard((progress) => over || hear({ progress }));
+    Promise.race([ask(core.api, onProgress), core.broken]).then(
+      (answer) => {
+        if (over) return;
+        over = true;
+        core.giveBack();
+        hear({ answer, answered: ask });
+      },
+      (error: unknown) => {
+        if (over) return;
+        over = true;
+        core.end();
+        hear({ problem: error instanceof Error ? error.message : 'the search failed' });
+      },
+    );
+    return () => {
+      if (over) return;
+      over = true;
+      core.end();
+    };
+  }, [ask, halted]);
+  const asked = ask !== null && halted !== ask;
+  const now = told.ask === ask ? told : null;
   return {
-    answer: heard.answer,
-    fresh: heard.answered !== null && heard.answered === key,
-    progress: asked ? (told ? told.progress : 0) : null,
-    problem: told?.problem ?? null,
-    stop: () => setHalted(key),
+    answer: told.answer,
+    fresh: told.answered !== null && told.answered === ask,
+    progress: asked ? (now ? now.progress : 0) : null,
+    problem: now?.problem ?? null,
+    stop: () => setHalted(() => ask),
     again: () => setHalted(null),
   };
 }

@@ -17,6 +17,8 @@ export interface Size {
   middle: boolean;
   /** Share of ways that need another thing on, and as many that need one off, both at once among them. */
   dense?: number;
+  /** Only down to somewhere on the way, and nothing must be done but what holds it there. */
+  partWay?: boolean;
   /** One thing more that needs several places in reach at once, as the test stop does. */
   together?: boolean;
 }
@@ -86,13 +88,14 @@ export function randomModel(rng: Rng, size: Size): RouteModel {
     must.push('test');
   }
   const start = size.middle ? grid(0, clear * 0.2) : 0;
+  const goal = size.partWay ? grid(clear * 0.4, clear * 0.9) : clear;
   return {
     length,
     clear,
     tilt: { second: size.tilt, first: size.tilt },
     start: { f: start, r: start },
-    goal: { f: clear, r: clear },
-    must,
+    goal: { f: goal, r: goal },
+    must: size.partWay ? [] : must,
     things,
     limits,
     moveMinutes: 2,

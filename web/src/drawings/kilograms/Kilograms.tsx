@@ -4,7 +4,15 @@ import { useSize } from '../../ui/useSize.ts';
 import { HatchDefs } from '../../look/Shapes.tsx';
 
 /** Mass now and drained as ranges over a ruler, against what one and two may hold; lying, two have no figure. */
-export function Kilograms({ call, alone, two }: { call: Call; alone: number; two: number | null }) {
+export function Kilograms({
+  call,
+  alone,
+  two,
+}: {
+  call: Pick<Call, 'now' | 'drained'>;
+  alone: number;
+  two: number | null;
+}) {
   const hatch = useId();
   // Drawn in real px, so that its type is as large on a phone as anywhere.
   const [box, size] = useSize<HTMLDivElement>();

@@ -1,4 +1,4 @@
-import { descended, GOAL, lengthText, waysIn, WORKING_HEIGHT, present } from '@iron-cradle/core';
+import { descended, GOAL, lengthText, partWay, WORKING_HEIGHT } from '@iron-cradle/core';
 import { useMemo } from 'react';
 import { useMainUnit } from '../../app/units.ts';
 import { useJob } from '../../log/useJob.ts';
@@ -10,18 +10,10 @@ export function HowFar() {
   const { state, answer } = useJob();
   const units = useMainUnit();
   const words = useWords();
-  const partway = useMemo(
-    () =>
-      present(
-        waysIn(state).find((w) => w.id === 'partway'),
-        'way in',
-        'partway',
-      ),
-    [state],
-  );
+  const cannotPartWay = useMemo(() => partWay(state).cannot, [state]);
   if (descended(state) || state.signed) return null;
   const deep = Math.max(state.pose.f, state.pose.r) >= WORKING_HEIGHT;
-  const cannot = deep ? 'it hangs lower already' : partway.cannot;
+  const cannot = deep ? 'it hangs lower already' : cannotPartWay;
   return (
     <>
       <Choice

@@ -21,6 +21,7 @@ import { TwoDevices } from './TwoDevices.tsx';
 import { Waits } from './Waits.tsx';
 import { WellSheet } from './WellSheet.tsx';
 import { Words } from '../../ui/Words.tsx';
+import { AheadOf } from '../../workers/AheadOf.tsx';
 
 const screens: Record<StationId, React.LazyExoticComponent<() => React.ReactNode>> = {
   plan: lazy(() => import('./plan/Plan.tsx')),
@@ -68,57 +69,59 @@ export default function JobScreen() {
   const kind = mountings.find((m) => m.id === state.vehicle.mounting);
   return (
     <JobContextOf.Provider value={context}>
-      <div className={`flex min-h-dvh flex-col wide:h-dvh ${atTheTank.has(here) ? 'mid:h-dvh' : ''}`}>
-        <TopBar title={state.name} hint={stationNames[here]} to="/">
-          <span className="hidden truncate text-quiet wide:block">
-            {kind?.name.toLowerCase()}, {complaintOf(state.complaint).name.toLowerCase()}
-          </span>
-          <Waits />
-          <button
-            type="button"
-            className="grid h-11 shrink-0 place-items-center mid:hidden"
-            aria-label="show the well"
-            onClick={() => setWellOpen(true)}
-          >
-            <SmallWell
-              chords={chords(state)}
-              here={Math.max(state.pose.f, state.pose.r)}
-              clear={state.vehicle.clear}
-              up={descended(state)}
-              width={62}
-            />
-          </button>
-        </TopBar>
-        {state.signed && (
-          <Band outcome="good">
-            {state.heads.some((head) => head.kind === 'signed' && head.seq === null)
-              ? 'Signed here; waiting for the server.'
-              : 'Signed. Only an addendum can be added, on the record.'}
-          </Band>
-        )}
-        {!state.signed && state.heads.some((head) => head.kind === 'gate' && head.counts && head.seq === null) && (
-          <Band>A gate was passed here; waiting for the server.</Band>
-        )}
-        {state.refusedHere.map(({ id, text }) => (
-          <Band key={id} outcome="bad" role="alert">
-            Waiting for the server, which will say no: <Words of={text} />.
-          </Band>
-        ))}
-        {problem && (
-          <Band outcome="bad" role="alert">
-            {problem}
-          </Band>
-        )}
-        <Suspense fallback={<p className="p-6 text-quiet">Opening…</p>}>
-          {unsettledKeys(state).length > 0 ? <TwoDevices /> : <Screen />}
-        </Suspense>
-      </div>
-      <WellSheet
-        open={wellOpen}
-        onClose={() => setWellOpen(false)}
-        station={here}
-        onStation={(id) => (setWellOpen(false), void navigate(`/jobs/${jobId}/${id}`))}
-      />
+      <AheadOf state={state}>
+        <div className={`flex min-h-dvh flex-col wide:h-dvh ${atTheTank.has(here) ? 'mid:h-dvh' : ''}`}>
+          <TopBar title={state.name} hint={stationNames[here]} to="/">
+            <span className="hidden truncate text-quiet wide:block">
+              {kind?.name.toLowerCase()}, {complaintOf(state.complaint).name.toLowerCase()}
+            </span>
+            <Waits />
+            <button
+              type="button"
+              className="grid h-11 shrink-0 place-items-center mid:hidden"
+              aria-label="show the well"
+              onClick={() => setWellOpen(true)}
+            >
+              <SmallWell
+                chords={chords(state)}
+                here={Math.max(state.pose.f, state.pose.r)}
+                clear={state.vehicle.clear}
+                up={descended(state)}
+                width={62}
+              />
+            </button>
+          </TopBar>
+          {state.signed && (
+            <Band outcome="good">
+              {state.heads.some((head) => head.kind === 'signed' && head.seq === null)
+                ? 'Signed here; waiting for the server.'
+                : 'Signed. Only an addendum can be added, on the record.'}
+            </Band>
+          )}
+          {!state.signed && state.heads.some((head) => head.kind === 'gate' && head.counts && head.seq === null) && (
+            <Band>A gate was passed here; waiting for the server.</Band>
+          )}
+          {state.refusedHere.map(({ id, text }) => (
+            <Band key={id} outcome="bad" role="alert">
+              Waiting for the server, which will say no: <Words of={text} />.
+            </Band>
+          ))}
+          {problem && (
+            <Band outcome="bad" role="alert">
+              {problem}
+            </Band>
+          )}
+          <Suspense fallback={<p className="p-6 text-quiet">Opening…</p>}>
+            {unsettledKeys(state).length > 0 ? <TwoDevices /> : <Screen />}
+          </Suspense>
+        </div>
+        <WellSheet
+          open={wellOpen}
+          onClose={() => setWellOpen(false)}
+          station={here}
+          onStation={(id) => (setWellOpen(false), void navigate(`/jobs/${jobId}/${id}`))}
+        />
+      </AheadOf>
     </JobContextOf.Provider>
   );
 }

@@ -1,8 +1,9 @@
-import { chords, descended, marksAhead, planDescent, stations, stationsDone, type StationId } from '@iron-cradle/core';
+import { chords, descended, marksAhead, stations, stationsDone, type StationId } from '@iron-cradle/core';
 import { Well, stationNames } from '../../drawings/well/Well.tsx';
 import { useMainUnit } from '../../app/units.ts';
 import { useJob } from '../../log/useJob.ts';
 import { Sheet } from '../../ui/Sheet.tsx';
+import { useAhead } from '../../workers/AheadOf.tsx';
 
 interface WellSheetProps {
   open: boolean;
@@ -15,6 +16,7 @@ interface WellSheetProps {
 export function WellSheet({ open, onClose, station, onStation }: WellSheetProps) {
   const { state, jobId } = useJob();
   const units = useMainUnit();
+  const ahead = useAhead();
   return (
     <Sheet open={open} onClose={onClose} title="The well of this job">
       <div className="flex flex-wrap gap-4">
@@ -22,7 +24,7 @@ export function WellSheet({ open, onClose, station, onStation }: WellSheetProps)
           chords={chords(state)}
           here={Math.max(state.pose.f, state.pose.r)}
           clear={state.vehicle.clear}
-          ahead={descended(state) ? [] : marksAhead(planDescent(state))}
+          ahead={marksAhead(ahead?.walk ?? [])}
           station={station}
           done={stationsDone(state)}
           up={descended(state)}

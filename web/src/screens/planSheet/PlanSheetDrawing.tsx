@@ -1,3 +1,4 @@
+import { minutesInWords } from '@iron-cradle/core/foresight';
 import { heightInWords, type PlanSheet, type SheetStop, type UnitSystem } from '@iron-cradle/core';
 import { layoutSheet, PAGE, type SheetLine } from './layout.ts';
 
@@ -31,9 +32,7 @@ export function PlanSheetDrawing({ sheet, name, made, units }: DrawingProps) {
       </text>
       <text x="40" y="82" fontSize="14">
         {sheet.vehicle}. {sheet.certain ? 'This plan holds whatever is true.' : 'Only likely: look and creep.'}
-        {sheet.minutes
-          ? ` Down in ${Math.round(sheet.minutes.typ)} min (${Math.round(sheet.minutes.lo)} to ${Math.round(sheet.minutes.hi)}), hands and moves.`
-          : ''}
+        {sheet.ahead ? ` Down in ${minutesInWords(sheet.ahead.minutes, sheet.ahead.open)}, hands and moves.` : ''}
       </text>
       <Leg title="Down" stops={at.down} x={40} height={height} />
       <Leg title="Up" stops={at.up} x={PAGE.width / 2 + 50} height={height} />

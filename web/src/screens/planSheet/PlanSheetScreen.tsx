@@ -1,11 +1,11 @@
-import type { JobState, PlanSheet } from '@iron-cradle/core';
+import type { PlanSheet } from '@iron-cradle/core';
 import { format } from 'date-fns';
-import { useRef } from 'react';
+import { useMemo, useRef } from 'react';
 import { useJob } from '../../log/useJob.ts';
 import { WithJob } from '../../log/WithJob.tsx';
 import { useUnits } from '../../app/units.ts';
 import { save } from '../../ui/save.ts';
-import { useAnswer } from '../../workers/useAnswer.ts';
+import { useAnswer, type Ask } from '../../workers/useAnswer.ts';
 import { PlanSheetDrawing } from './PlanSheetDrawing.tsx';
 
 /** The plan for under a car without a device: printed, or as a file. */
@@ -20,9 +20,8 @@ export default function PlanSheetScreen() {
 function Page() {
   const { state, number } = useJob();
   const units = useUnits();
-  const newest = `${state.jobId}/${state.newest}`;
-  const start = () => new Worker(new URL('../../workers/planSheet.worker.ts', import.meta.url), { type: 'module' });
-  const { answer: sheet, progress, problem, stop } = useAnswer<JobState, PlanSheet>(start, newest, () => state);
+  const ask = useMemo<Ask<PlanSheet>>(() => (core) => core.planSheet(state), [state]);
+  const { answer: sheet, progress, problem, stop } = useAnswer(ask);
   const page = useRef<HTMLDivElement>(null);
   const name = `plan-${number ?? state.jobId}`;
   if (!sheet)

@@ -1,4 +1,5 @@
 import { foldJob, logWriter, nextStop, type JobState, type VehicleFile } from '@iron-cradle/core';
+import { minutesInWords, stopsInWords } from '@iron-cradle/core/foresight';
 import { useMemo, useState, type ReactNode } from 'react';
 import { useUnits } from '../../app/units.ts';
 import { placed } from './placed.ts';
@@ -61,15 +62,11 @@ export function Planned({ file, whole, onLine, onPlace, children }: PlannedProps
               If all is as likely, <Words of={foresight.conflict} />.
             </p>
           )}
-          {foresight.minutes && (
-            <>
-              <p className="text-quiet">
-                Down in {Math.round(foresight.minutes.typ)} min, {Math.round(foresight.minutes.lo)} to{' '}
-                {Math.round(foresight.minutes.hi)}
-              </p>
-              <MinutesBar minutes={foresight.minutes} />
-            </>
-          )}
+          <p className="text-quiet">
+            Down in {minutesInWords(foresight.ahead.minutes, foresight.ahead.open)}, by{' '}
+            {stopsInWords(foresight.ahead.stops, foresight.ahead.open)} stops
+          </p>
+          <MinutesBar minutes={foresight.ahead.minutes} />
         </div>
       )}
       {progress !== null && <p className="pt-2 text-quiet">Planning it…</p>}

@@ -1,5 +1,5 @@
 import { bindings, MORE_TILT, REACH, present } from '@iron-cradle/core';
-import type { Change, Foresight, Remedy } from '@iron-cradle/core/foresight';
+import { minutesInWords, stopsInWords, type Change, type Foresight, type Remedy } from '@iron-cradle/core/foresight';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { MinutesBar } from '../../../drawings/minutes/MinutesBar.tsx';
@@ -12,11 +12,13 @@ import { Asked } from './Asked.tsx';
 import { WhatIf } from './WhatIf.tsx';
 import { useWords, Words } from '../../../ui/Words.tsx';
 
+const asItIs: Change[] = [];
+
 /** What lies ahead: minutes as a range, what each line is asked for, what if, and where there is no way, what makes one. */
 export function AheadSheet({ open, onClose }: { open: boolean; onClose: () => void }) {
   const { state, jobId, enter, answer } = useJob();
   const [changes, setChanges] = useState<Change[]>([]);
-  const now = useForesight(state, [], open);
+  const now = useForesight(state, asItIs, open);
   const then = useForesight(state, changes, open && changes.length > 0);
   const shown = (changes.length > 0 ? then : now).foresight;
   const { progress, problem, stop } = changes.length > 0 ? then : now;
@@ -75,28 +77,22 @@ export function AheadSheet({ open, onClose }: { open: boolean; onClose: () => vo
 }
 
 function Minutes({ shown, before }: { shown: Foresight; before: Foresight | null }) {
-  const { minutes, ways } = shown;
-  if (!minutes) return null;
-  const way = ways.typical ?? ways.best;
-  const was = before?.ways.typical ?? before?.ways.best;
+  const { minutes, stops, open } = shown.ahead;
+  const was = before?.ahead;
   return (
     <div className="py-3">
       <p className="flex flex-wrap items-baseline gap-x-3">
-        <span className="reading text-32 font-semibold" data-ahead={Math.round(minutes.typ)}>
-          {Math.round(minutes.typ)}
-          <span className="narrow pl-1 text-20"> min</span>
+        <span className="reading text-24 font-semibold" data-ahead={Math.round(minutes.typ)}>
+          {minutesInWords(minutes, open)}
         </span>
-        <span className="text-quiet">
-          {Math.round(minutes.lo)} to {Math.round(minutes.hi)}
-          {way ? `, ${way.stops} ${way.stops === 1 ? 'stop' : 'stops'} on the way` : ''}
-        </span>
-        {was && way && (was.minutes !== way.minutes || was.stops !== way.stops) && (
+        <span className="text-quiet">{stopsInWords(stops, open)} stops on the way</span>
+        {was && (
           <span className="font-semibold" role="status">
-            {difference(way.minutes - was.minutes)}, {was.stops} stops before
+            {difference(minutes.typ - was.minutes.typ)}, {stopsInWords(was.stops, was.open)} stops before
           </span>
         )}
       </p>
-      <MinutesBar minutes={minutes} before={before?.minutes ?? null} />
+      <MinutesBar minutes={minutes} before={was?.minutes ?? null} />
     </div>
   );
 }

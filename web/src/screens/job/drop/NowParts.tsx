@@ -50,7 +50,7 @@ export function StopHead({ descent, onAhead, onSay }: StopHeadProps) {
       <p className="flex items-center justify-between gap-3 text-quiet">
         <span>
           {word}
-          {left > 0 && stop.kind !== 'held' ? `, about ${left} more` : ''}
+          {left !== null && stop.kind !== 'held' ? `, ${left}` : ''}
         </span>
         {canSpeak() && (
           <button type="button" className="link min-h-11 shrink-0 px-2 text-16" data-action="say" onClick={onSay}>

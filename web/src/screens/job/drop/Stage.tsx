@@ -1,4 +1,4 @@
-import { descended, poseInWords, type JobState } from '@iron-cradle/core';
+import { afterStop, descended, poseInWords, type JobState } from '@iron-cradle/core';
 import { useState } from 'react';
 import { useUnits } from '../../../app/units.ts';
 import { Hang } from '../../../drawings/hang/Hang.tsx';
@@ -15,22 +15,23 @@ const FOOT = 56;
 
 /** The hang as it is now, and, drawn along the plan, as it will be at each stop if the figures are as likely. */
 export function Stage({ descent, width, height, onLine }: StageProps) {
-  const { state, stop, ghost, ahead } = descent;
+  const { state, stop, ghost } = descent;
+  const walk = descent.ahead?.walk ?? [];
   const { newest } = state;
   const [at, setAt] = useState({ entry: newest, step: 0 });
   // A new entry brings it back to where the tank hangs.
-  const step = at.entry === newest ? Math.min(at.step, ahead.stops.length - 1) : 0;
-  const shown = ahead.stops[step];
-  const later = step > 0 && shown ? { ...state, ...ahead.states[step] } : null;
+  const step = at.entry === newest ? Math.min(at.step, walk.length - 1) : 0;
+  const shown = walk[step];
+  const later = step > 0 && shown ? walk.slice(0, step).reduce(afterStop<JobState>, state) : null;
   const ends = state.vehicle.ends;
   const units = useUnits();
-  if (descended(state) || ahead.stops.length < 2)
+  if (descended(state) || walk.length < 2)
     return <Hang state={state} stop={stop} ghost={ghost} width={width} height={height} onLine={onLine} units={units} />;
   return (
     <div className="flex h-full flex-col">
       <div className="min-h-0 flex-1">
         <Hang
-          state={(later as JobState | null) ?? state}
+          state={later ?? state}
           stop={later ? shown! : stop}
           ghost={later ? null : ghost}
           width={width}
@@ -49,7 +50,7 @@ export function Stage({ descent, width, height, onLine }: StageProps) {
           aria-label="along the plan"
           aria-valuetext={later ? poseInWords(shown!.pose, ends, units) : 'now'}
           min={0}
-          max={ahead.stops.length - 1}
+          max={walk.length - 1}
           value={step}
           onChange={(event) => setAt({ entry: newest, step: Number(event.target.value) })}
         />

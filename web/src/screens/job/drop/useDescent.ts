@@ -5,7 +5,6 @@ import {
   dropAt,
   nextStop,
   planChanged,
-  planDescent,
   stepHeight,
   stopAt,
   vapourFrom,
@@ -13,8 +12,10 @@ import {
   type Stop,
   type Sentence,
 } from '@iron-cradle/core';
+import { stopsAfter, stopsInWords, type Ahead } from '@iron-cradle/core/foresight';
 import { useEffect, useEffectEvent, useMemo, useRef, useState } from 'react';
 import { useJob, useTags } from '../../../log/useJob.ts';
+import { useAhead } from '../../../workers/AheadOf.tsx';
 import { stopBody, useBundle } from './useBundle.ts';
 
 /** Everything the Drop screens show and do, phone and wide alike. */
@@ -23,7 +24,7 @@ export function useDescent() {
   const [height, setHeight] = useState<number | null>(null);
   const [changed, setChanged] = useState<Sentence[]>([]);
   const planned = useMemo(() => nextStop(state), [state]);
-  const ahead = useMemo(() => planDescent(state), [state]);
+  const ahead = useAhead();
   const stop: Stop = useMemo(() => {
     if (height === null || (isLevel(planned.pose) && height === planned.pose.f)) return planned;
     return stopAt(state, {
@@ -94,8 +95,8 @@ export function useDescent() {
     changed,
     ...bundle,
     stopNumber: state.stops.length + 1,
-    left: Math.max(0, ahead.stops.filter((s) => s.kind !== 'out' && s.kind !== 'there').length - 1),
-    ghost: useMemo(() => ghostOf(ahead.stops, stop), [ahead, stop]),
+    left: ahead && leftInWords(ahead, planned),
+    ghost: useMemo(() => ghostOf(ahead?.walk ?? [], stop), [ahead, stop]),
     ahead,
     vapour: vapourFrom(state),
     step: (by: -10 | 10) => setHeight(stepHeight(Math.max(stop.pose.f, stop.pose.r), by, state.vehicle.clear)),
@@ -121,6 +122,11 @@ export function useDescent() {
 /** Everything the Drop screens show and do. */
 export type Descent = ReturnType<typeof useDescent>;
 
-function ghostOf(stops: readonly Stop[], stop: Stop): Pose | null {
-  return stops.find((s) => s.pose.f > stop.pose.f || s.pose.r > stop.pose.r)?.pose ?? null;
+const ghostOf = (walk: readonly Stop[], { pose }: Stop): Pose | null =>
+  walk.find((s) => s.pose.f > pose.f || s.pose.r > pose.r)?.pose ?? null;
+
+/** What comes after the stop that is shown: a count, or a range while it is one; null where nothing does. */
+function leftInWords(ahead: Ahead, shown: Stop): string | null {
+  const left = stopsAfter(ahead, shown);
+  return left.hi === 0 && !ahead.open ? null : `${stopsInWords(left, ahead.open)} more`;
 }

@@ -1,10 +1,11 @@
-import { chords, descended, marksAhead, planDescent, stationsDone, type StationId } from '@iron-cradle/core';
-import { useMemo, useState, type ReactNode } from 'react';
+import { chords, descended, marksAhead, stationsDone, type StationId } from '@iron-cradle/core';
+import { useState, type ReactNode } from 'react';
 import { Well } from '../../../drawings/well/Well.tsx';
 import { Wire } from '../../../drawings/wire/Wire.tsx';
 import { useMainUnit } from '../../../app/units.ts';
 import { useJob } from '../../../log/useJob.ts';
 import { useSize } from '../../../ui/useSize.ts';
+import { useAhead } from '../../../workers/AheadOf.tsx';
 import { TagSheet } from '../TagSheet.tsx';
 import { TakeBack } from '../TakeBack.tsx';
 import { useTagNumber } from './useTagNumber.ts';
@@ -33,7 +34,7 @@ export function TankLayout({ station, band, stage, page = false, now, act, main 
   const [tag, setTag] = useState<string | null>(null);
   const [well, wellSize] = useSize<HTMLDivElement>();
   const [box, boxSize] = useSize<HTMLDivElement>();
-  const ahead = useMemo(() => (descended(state) ? [] : marksAhead(planDescent(state))), [state]);
+  const ahead = useAhead();
   useTagNumber(state, setTag);
   return (
     <div className="tank-grid">
@@ -43,7 +44,7 @@ export function TankLayout({ station, band, stage, page = false, now, act, main 
             chords={chords(state)}
             here={Math.max(state.pose.f, state.pose.r)}
             clear={state.vehicle.clear}
-            ahead={ahead}
+            ahead={marksAhead(ahead?.walk ?? [])}
             station={station}
             done={stationsDone(state)}
             up={descended(state)}

@@ -153,7 +153,7 @@ step(
     const before = await count('stopDone');
     expect(
       await ines.counted(async () => {
-        await ines.tap('[data-holder="line:plug"] button');
+        await ines.tap('[data-holder="line:plug"] button[aria-pressed]');
         await ines.tap('[data-action=as-said]');
       }),
     ).toBe(2);

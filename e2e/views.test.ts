@@ -88,6 +88,65 @@ test('what a hand must hit is at least 64 px, the main action 72 and low on a ph
     expect((await box(selector)).height).toBeGreaterThanOrEqual(64);
 }, 20_000);
 
+test.each([
+  ['a phone', { ...phone }, 100],
+  ['a screen', { ...wide }, 100],
+  ['an upright tablet', { width: 1024, height: 1366 }, 100],
+  ['a phone, text at 200 %', { ...phone }, 200],
+  ['a screen, text at 200 %', { ...wide }, 200],
+  ['an upright tablet, text at 200 %', { width: 1024, height: 1366 }, 200],
+])(
+  'on %s four rows of the ladder stand wholly in sight, with the height and the main action',
+  async (_, size, text) => {
+    await ines.page.setViewport(size);
+    await ines.page.evaluate((t) => localStorage.setItem('cradle-text', String(t)), text);
+    await show('/jobs/demo-van-4/drop', 'Something holds', 'day');
+    // With large text the first row is scrolled under the height that stays.
+    if (text > 100) {
+      await ines.page.evaluate(() => {
+        const row = document.querySelector('section[aria-label="to do here, and room left"] li')!;
+        const head = document.querySelector('.tank-head')!;
+        row.scrollIntoView({ block: 'start' });
+        const by = row.getBoundingClientRect().top - head.getBoundingClientRect().bottom;
+        document.querySelector('.tank-grid')!.scrollBy(0, by);
+        scrollBy(0, by);
+      });
+    }
+    const seen = await ines.page.evaluate((height) => {
+      const top = document.querySelector('.tank-head')!.getBoundingClientRect();
+      const main = document.querySelector('[data-action="as-said"]')!.getBoundingClientRect();
+      const inSight = (e: Element) => {
+        const box = e.getBoundingClientRect();
+        // What is really on top there, at its upper and at its lower edge.
+        return [box.top + 3, box.bottom - 3].every((y) => {
+          const hit = document.elementFromPoint(box.left + box.width / 3, y);
+          return hit !== null && e.contains(hit);
+        });
+      };
+      const rows = [...document.querySelectorAll('section[aria-label="to do here, and room left"] li')];
+      return { rows: rows.filter(inSight).length, height: top.top >= 0, main: main.bottom <= height };
+    }, size.height);
+    expect(seen.rows).toBeGreaterThanOrEqual(4);
+    expect(seen).toMatchObject({ height: true, main: true });
+    await ines.page.evaluate(() => localStorage.setItem('cradle-text', '100'));
+  },
+  20_000,
+);
+
+test('the sheet of a line opens on a phone with a tap, and by keyboard', async () => {
+  await ines.page.setViewport(phone);
+  await show('/jobs/demo-van-4/drop', 'Something holds', 'day');
+  await ines.tap('[data-facts="line:vent"]');
+  await ines.sees('Pulls tight');
+  await ines.page.keyboard.press('Escape');
+  await ines.page.setViewport(wide);
+  await show('/jobs/demo-van-4/drop', 'Something holds', 'day');
+  await ines.page.focus('[data-facts="line:vent"]');
+  await ines.page.keyboard.press('Enter');
+  await ines.sees('Pulls tight');
+  await ines.page.keyboard.press('Escape');
+}, 20_000);
+
 test('nothing threw an error on any view', () => expect(ines.errors).toEqual([]));
 
 /** Pictures for the documentation, made only when they are asked for: npm run screens. */

@@ -1,3 +1,5 @@
+import { foresee } from '../foresight/index.ts';
+import { planSheet } from '../steps/index.ts';
 import { startingFigures } from '../order/index.ts';
 import { foldJob, logWriter } from '../job/index.ts';
 import { archetypes } from '../vehicle/index.ts';
@@ -16,6 +18,19 @@ const opened = (gauge?: number, complaint: 'pump' | 'level' = 'pump', kilograms 
   ])!;
 
 describe('the call', () => {
+  test('is plain data on every mounting, so that a worker can send it', () => {
+    for (const vehicle of archetypes) {
+      const state = foldJob(null, [
+        logWriter('job')('opened', { name: 'Van', complaint: 'level', vehicle, gauge: 0.5 }),
+      ])!;
+      const call = makeCall(state);
+      expect(call.questions.length).toBeGreaterThan(0);
+      expect(structuredClone(call)).toEqual(call);
+      expect(structuredClone(foresee(state))).toEqual(foresee(state));
+      expect(structuredClone(planSheet(state))).toEqual(planSheet(state));
+    }
+  });
+
   test('a full tank may not come down alone; drained it may, at 9–20 kg empty and 1–6 L left', () => {
     const call = makeCall(opened(1, 'pump', { alone: 25, two: 40 }));
     expect(call.headline).toBe('Don’t take it down alone yet.');

@@ -33,7 +33,12 @@ export interface CallQuestion {
   decides: Sentence;
   /** At stake: minutes, or kilograms. */
   stake: { minutes: number } | { kilograms: number };
-  /** Under which the answer stands in the log; a witness is entered by its own field instead. */
+  /** The question’s id in the log, and its answers; a witness is entered by its own field instead. */
+  answer: { question: string; of: string | null; choices: { value: string; label: string }[] } | { witness: 'dip' };
+}
+
+/** The same, with what is asked by its type. */
+interface Asked extends Omit<CallQuestion, 'answer'> {
   answer:
     | { question: Question<string | number>; of: string | null; choices: { value: string; label: string }[] }
     | { witness: 'dip' };
@@ -79,17 +84,22 @@ export function callQuestions(
       (a, b) =>
         Number(first.includes(b.id)) - Number(first.includes(a.id)) || weight(b) - weight(a) || (a.id < b.id ? -1 : 1),
     )
-    .slice(0, MOST);
+    .slice(0, MOST)
+    .map(({ answer, ...q }) => ({
+      ...q,
+      answer: 'question' in answer ? { ...answer, question: answer.question.id } : answer,
+    }));
 }
 
 /** What can hurt is asked before what only costs time. */
 const first: readonly string[] = ['pump', 'worked on'];
 
 /** A kilogram over one’s face weighs as much as two minutes; common practice, no source. */
-const weight = ({ stake }: CallQuestion): number => ('minutes' in stake ? stake.minutes : stake.kilograms * 2);
+const weight = ({ stake }: Pick<CallQuestion, 'stake'>): number =>
+  'minutes' in stake ? stake.minutes : stake.kilograms * 2;
 
 /** Who lies under it holds less: asked once, of a tank that comes down on a jack. */
-function postureQuestion(state: JobState): CallQuestion[] {
+function postureQuestion(state: JobState): Asked[] {
   if (!byJack(state.vehicle)) return [];
   const { alone, lying } = { ...startingFigures, ...state.shop };
   return [
@@ -110,7 +120,7 @@ function postureQuestion(state: JobState): CallQuestion[] {
   ];
 }
 
-function levelQuestion(state: JobState, cans: readonly number[]): CallQuestion[] {
+function levelQuestion(state: JobState, cans: readonly number[]): Asked[] {
   const { vehicle } = state;
   const shop = kilogramsOf(state);
   const celsius = fuelCelsius(state);
@@ -144,7 +154,7 @@ const canWords = (n: number): string => (n === 0 ? 'no can' : n === 1 ? 'one can
 const words = { alone: 'light enough for one', two: 'two are needed', neither: 'too heavy by hand' };
 
 /** What pushes the fuel decides how the pressure comes out, how it can be drained and how it is primed. */
-function pumpQuestion(state: JobState): CallQuestion[] {
+function pumpQuestion(state: JobState): Asked[] {
   if (pumpOf(state.vehicle) !== 'unknown') return [];
   return [
     {
@@ -167,7 +177,7 @@ const PUMP_STAKE = 20;
 const LOOK_STAKE = 5;
 
 /** One look decides which vehicle it is. At stake is what comes off and goes back in one case and not in the other. */
-function variantQuestions(state: JobState): CallQuestion[] {
+function variantQuestions(state: JobState): Asked[] {
   const { file } = state;
   // What never blocks is cleared only where it helps: there or not, it costs nothing by itself.
   const ways = new Map([
@@ -195,8 +205,8 @@ function variantQuestions(state: JobState): CallQuestion[] {
 }
 
 /** A line whose slack changes the way down, by the one engine that says which unknowns matter. */
-function lineQuestions(state: JobState): CallQuestion[] {
-  return whatMatters(state).flatMap((matter): CallQuestion[] => {
+function lineQuestions(state: JobState): Asked[] {
+  return whatMatters(state).flatMap((matter): Asked[] => {
     const { kind, id } = splitKey(matter.key);
     const slack = state.slack[id];
     if (kind !== 'line' || !slack) return [];
@@ -225,8 +235,8 @@ function lineQuestions(state: JobState): CallQuestion[] {
 }
 
 /** Is it there at all? Looked at from below, before anything is opened. */
-function obstructionQuestions(state: JobState): CallQuestion[] {
-  return state.vehicle.obstructions.flatMap((thing): CallQuestion[] => {
+function obstructionQuestions(state: JobState): Asked[] {
+  return state.vehicle.obstructions.flatMap((thing): Asked[] => {
     if (!thing.blocksAt || thing.clear.length === 0 || thing.blocksAt.basis?.kind === 'measured') return [];
     if (state.vehicle.basis === 'measured') return [];
     const minutes = [thing.clear[0], thing.restore[0]].reduce(
@@ -245,7 +255,7 @@ function obstructionQuestions(state: JobState): CallQuestion[] {
   });
 }
 
-function accessQuestions(ways: readonly WayIn[]): CallQuestion[] {
+function accessQuestions(ways: readonly WayIn[]): Asked[] {
   const down = present(
     ways.find((w) => w.id === 'lower'),
     'way',

@@ -83,12 +83,12 @@ export function stopsAfter({ stops }: Ahead, shown: Pick<Stop, 'kind' | 'from' |
 }
 
 /**
- * A count of stops as people say it; empty where there is none and it is sure.
+ * A count of stops as people say it.
  *
  * @example stopsInWords({ lo: 1, typ: 2, hi: 3 }, false) // '1 to 3'
  */
-export function stopsInWords({ lo, hi }: Span, open: boolean): string {
-  if (open) return `${lo} or more`;
+export function stopsInWords({ lo, typ, hi }: Ahead['stops'], open: boolean): string {
+  if (open) return `${typ} and more`;
   return lo === hi ? String(lo) : `${lo} to ${hi}`;
 }
 

@@ -177,7 +177,7 @@ describe('what lies ahead', () => {
     expect(minutesInWords({ lo: 49, typ: 51, hi: 52 }, false)).toBe('50 min');
     expect(minutesInWords({ lo: 38, typ: 51, hi: 74 }, true)).toBe('50 min and more');
     expect(stopsInWords({ lo: 2, typ: 2, hi: 2 }, false)).toBe('2');
-    expect(stopsInWords({ lo: 2, typ: 3, hi: 5 }, true)).toBe('2 or more');
+    expect(stopsInWords({ lo: 2, typ: 3, hi: 5 }, true)).toBe('3 and more');
   });
 
   test('a slack that a creep gets past decides minutes, not whether there is a way', () => {

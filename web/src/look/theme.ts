@@ -3,7 +3,7 @@ import { useSyncExternalStore } from 'react';
 /** Glare: black on white with thick edges, for a device in the sun. */
 export type Theme = 'day' | 'night' | 'glare';
 /** Per cent of the usual size. */
-export type TextSize = 100 | 125 | 150;
+export type TextSize = 100 | 125 | 150 | 200;
 const THEME = 'cradle-theme';
 const TEXT = 'cradle-text';
 const dark = window.matchMedia('(prefers-color-scheme: dark)');
@@ -20,7 +20,7 @@ export function theme(): Theme {
 /** Size of all text on this device, per cent. */
 export function textSize(): TextSize {
   const chosen = Number(localStorage.getItem(TEXT));
-  return chosen === 125 || chosen === 150 ? chosen : 100;
+  return chosen === 125 || chosen === 150 || chosen === 200 ? chosen : 100;
 }
 
 function show(): void {

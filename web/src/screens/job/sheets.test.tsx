@@ -92,7 +92,7 @@ describe('where the tank hangs', () => {
   test('both: millimetres, and inches beside to the nearest sixteenth', () => {
     atJob(<Head pose={{ f: 40, r: 40 }} />, logOf([]), 'both');
     // 40 / 25.4 = 1.575 in, nearest 1 9/16 (1.5625).
-    expect(screen.getByText('1 9/16 in')).toBeTruthy();
+    expect(screen.getByText('1 9/16 in, two fingers')).toBeTruthy();
   });
 
   test('tilted: each end by its name', () => {

@@ -37,12 +37,13 @@ export function ThisDevice() {
       />
       <Choice
         label="Text, per cent"
-        value={String(size) as '100' | '125' | '150'}
+        value={String(size) as '100' | '125' | '150' | '200'}
         columns="grid-cols-3"
         options={[
           { value: '100', label: '100' },
           { value: '125', label: '125' },
           { value: '150', label: '150' },
+          { value: '200', label: '200' },
         ]}
         onChoose={(s) => chooseTextSize(Number(s) as TextSize)}
       />

@@ -3,25 +3,25 @@ import { useNavigate } from 'react-router';
 import { screenChanged } from '../../../app/wetGlass.ts';
 import { useHandsOff } from '../../../app/useHandsOff.ts';
 import { useUnits } from '../../../app/units.ts';
-import { say, tone } from '../../../app/voice.ts';
+import { canSpeak, say, tone } from '../../../app/voice.ts';
 import { useKeys } from '../../../app/keys.tsx';
 import { useJob } from '../../../log/useJob.ts';
 import { Strap } from '../../../look/Strap.tsx';
 import { Band } from '../../../ui/Band.tsx';
 import { Words } from '../../../ui/Words.tsx';
-import { descended, FILE_FITS, gatesBefore, heightInWords, lengthIn, spokenStop } from '@iron-cradle/core';
+import { descended, FILE_FITS, gatesBefore, heightInWords, spokenStop } from '@iron-cradle/core';
 import { LineSheet } from '../LineFacts.tsx';
 import { useTakeBack } from '../useTakeBack.ts';
 import { OffSheet } from '../OffSheet.tsx';
 import { TankLayout } from '../tank/TankLayout.tsx';
 import { Stage } from './Stage.tsx';
 import { StepByStep } from './StepByStep.tsx';
-import { Changed, Held, StopHead, StopList } from './NowParts.tsx';
+import { Changed, Held, StopHead } from './NowParts.tsx';
 import { AheadSheet } from './AheadSheet.tsx';
 import { GateFirst, gateStation } from './GateFirst.tsx';
 import { SomethingHolds } from './SomethingHolds.tsx';
-import { RoomLeft } from './RoomLeft.tsx';
-import { strapWords } from './useBundle.ts';
+import { StopLadder } from './StopLadder.tsx';
+import { doneOf, strapWords } from './useBundle.ts';
 import { useDescent } from './useDescent.ts';
 
 /** Drop: a height the tank stops at, with everything to do there, said once; then one tap. */
@@ -46,8 +46,7 @@ export default function Drop() {
         tags: descent.tags,
         look: stop.kind === 'stop' || stop.kind === 'creep',
       });
-  const ticked = stop.actions.filter((a) => !bundle.unticked.includes(a.key));
-  const gate = down ? undefined : gatesBefore(state, { actions: ticked, pose: stop.pose })[0];
+  const gate = down ? undefined : gatesBefore(state, { actions: doneOf(stop, bundle), pose: stop.pose })[0];
   const go = () =>
     down
       ? void navigate(`/jobs/${jobId}/bench`)
@@ -109,7 +108,7 @@ export default function Drop() {
         band={band}
         stage={(size) => <Stage descent={descent} onLine={setLine} {...size} />}
         now={
-          <div className="px-4 pt-3 wide:px-5">
+          <div className="tank-now px-4 pt-1 wide:px-5">
             {down ? (
               <div className="py-4">
                 <h1 className="text-32">{reached}</h1>
@@ -121,11 +120,12 @@ export default function Drop() {
               </div>
             ) : (
               <>
-                <StopHead descent={descent} onAhead={() => setAhead(true)} onSay={() => say(words)} />
-                {held && <Held descent={descent} onAhead={() => setAhead(true)} />}
-                <StopList descent={descent} />
-                <StepByStep descent={descent} />
-                {!held && <RoomLeft descent={descent} />}
+                <StopHead descent={descent} />
+                <div className="min-w-0">
+                  {held && <Held descent={descent} onAhead={() => setAhead(true)} />}
+                  {!held && <StopLadder descent={descent} onLine={setLine} />}
+                  <StepByStep descent={descent} />
+                </div>
               </>
             )}
           </div>
@@ -133,22 +133,28 @@ export default function Drop() {
         act={
           <>
             {!down && (
-              <div className="grid grid-cols-3 gap-3">
-                <button type="button" className="btn" data-action="higher" onClick={() => descent.step(-10)}>
-                  {lengthIn(10, units).figure} higher
+              <div className="tank-keys">
+                <button
+                  type="button"
+                  className="btn"
+                  data-action="say"
+                  disabled={!canSpeak()}
+                  onClick={() => say(words)}
+                >
+                  Say it
                 </button>
-                <button type="button" className="btn" data-action="lower" onClick={() => descent.step(10)}>
-                  {lengthIn(10, units).figure} lower
+                <button type="button" className="btn" data-action="ahead" onClick={() => setAhead(true)}>
+                  Ahead
                 </button>
                 <button type="button" className="btn" data-action="off" onClick={() => setOff(true)}>
-                  <span className="reading">{openCount}</span> off
+                  <span>
+                    <span className="reading">{openCount}</span> off
+                  </span>
+                </button>
+                <button type="button" className="btn btn-halt" data-action="holds" onClick={() => setHolding(true)}>
+                  {stop.kind === 'creep' ? 'Taut, or it holds' : 'Something holds'}
                 </button>
               </div>
-            )}
-            {!down && (
-              <button type="button" className="btn btn-halt" data-action="holds" onClick={() => setHolding(true)}>
-                {stop.kind === 'creep' ? 'It came taut, or something holds' : 'Something holds'}
-              </button>
             )}
           </>
         }

@@ -6,32 +6,20 @@ import {
   poseInWords,
   samePose,
   shortName,
-  type Action,
   type Sentence,
 } from '@iron-cradle/core';
-import { Check } from 'lucide-react';
-import { Glyph, type GlyphName } from '../../../look/glyphs.tsx';
-import { Paint, Shape } from '../../../look/Shapes.tsx';
-import { Tag } from '../../../look/Tag.tsx';
-import { useJob } from '../../../log/useJob.ts';
+import { ArrowDown, ArrowUp } from 'lucide-react';
+import { Shape } from '../../../look/Shapes.tsx';
 import { Band } from '../../../ui/Band.tsx';
 import { QuantityField } from '../../../ui/QuantityField.tsx';
 import { useState } from 'react';
 import { useUnits } from '../../../app/units.ts';
-import { canSpeak } from '../../../app/voice.ts';
 import { PoseHead } from '../tank/PoseHead.tsx';
-import { PhotoButton } from '../Photos.tsx';
 import type { Descent } from './useDescent.ts';
 import { useWords } from '../../../ui/Words.tsx';
 
-interface StopHeadProps {
-  descent: Descent;
-  onAhead: () => void;
-  onSay: () => void;
-}
-
-/** The height, in mm and in the unit of the hand, and where in the descent it stands. */
-export function StopHead({ descent, onAhead, onSay }: StopHeadProps) {
+/** The height, in mm and in the unit of the hand, where in the descent it stands, and a step up or down from it. */
+export function StopHead({ descent }: { descent: Descent }) {
   const { stop, left, stopNumber, planned, state } = descent;
   const units = useUnits();
   const figure = (mm: number) => lengthIn(mm, units).figure;
@@ -45,23 +33,36 @@ export function StopHead({ descent, onAhead, onSay }: StopHeadProps) {
           : stop.kind === 'held'
             ? 'It holds'
             : `Stop ${stopNumber}`;
+  const step = (by: -10 | 10, name: string, Icon: typeof ArrowUp) => (
+    <button
+      type="button"
+      className="btn min-h-16 w-16 flex-col gap-0 px-0 leading-none"
+      data-action={name}
+      aria-label={`${lengthText(10, units)} ${name}`}
+      onClick={() => descent.step(by)}
+    >
+      <Icon size={20} aria-hidden />
+      <span className="reading text-16">{figure(10)}</span>
+    </button>
+  );
   return (
-    <div className="border-b-2 border-ink pb-2" aria-live="polite">
-      <p className="flex items-center justify-between gap-3 text-quiet">
-        <span>
-          {word}
-          {left !== null && stop.kind !== 'held' ? `, ${left}` : ''}
-        </span>
-        {canSpeak() && (
-          <button type="button" className="link min-h-11 shrink-0 px-2 text-16" data-action="say" onClick={onSay}>
-            say it
-          </button>
-        )}
-        <button type="button" className="link min-h-11 shrink-0 px-2 text-16" data-action="ahead" onClick={onAhead}>
-          what lies ahead
-        </button>
-      </p>
-      <PoseHead state={state} pose={stop.pose}>
+    <div className="tank-head border-b-2 border-ink pb-2" aria-live="polite">
+      <PoseHead
+        state={state}
+        pose={stop.pose}
+        above={
+          <>
+            {word}
+            {left !== null && stop.kind !== 'held' ? `, ${left}` : ''}
+          </>
+        }
+        keys={
+          <>
+            {step(-10, 'higher', ArrowUp)}
+            {step(10, 'lower', ArrowDown)}
+          </>
+        }
+      >
         {!samePose(planned.pose, stop.pose) && (
           <button type="button" className="link min-h-11 text-16" onClick={descent.plain}>
             plan says {poseInWords(planned.pose, state.vehicle.ends, units)}
@@ -89,65 +90,6 @@ export function StopHead({ descent, onAhead, onSay }: StopHeadProps) {
         </p>
       )}
     </div>
-  );
-}
-
-const glyphOf = (action: Action, fitting: string | undefined): GlyphName =>
-  action.type === 'support'
-    ? 'strap'
-    : action.type === 'unclip'
-      ? 'clip'
-      : action.type === 'clear'
-        ? 'obstruction'
-        : ((fitting ?? 'other') as GlyphName);
-const verb: Record<Action['type'], string> = { part: 'Part', unclip: 'Unclip', clear: 'Clear', support: 'Off' };
-
-/** What comes off here: everything ticked as said; a tap unticks what was not done. */
-export function StopList({ descent }: { descent: Descent }) {
-  const { state } = useJob();
-  const { stop, bundle, tags } = descent;
-  if (stop.actions.length === 0) return null;
-  const next = stop.actions.find((a) => !bundle.unticked.includes(a.key))?.key;
-  return (
-    <ul className="ruled" aria-label="to do here">
-      {stop.actions.map((action) => {
-        const done = !bundle.unticked.includes(action.key);
-        const line = state.vehicle.connections.find((c) => `line:${c.id}` === action.key);
-        const name = line?.kind === 'plug' ? 'Unplug' : verb[action.type];
-        return (
-          <li key={action.key} className="flex items-center gap-2">
-            <button
-              type="button"
-              role="checkbox"
-              aria-checked={done}
-              data-tick={action.key}
-              onClick={() => descent.toggleTick(action.key)}
-              className="flex min-h-16 min-w-0 flex-1 items-center gap-3 py-1.5 text-left"
-            >
-              <Tag number={tags[action.key] ?? null} open={false} />
-              <span className="min-w-0 flex-1">
-                <span className="narrow flex items-center gap-x-2 text-20">
-                  <Glyph name={glyphOf(action, line?.fitting)} size={20} />
-                  {name} {shortName(action.name)}
-                  {action.key === next && <Paint width={36} />}
-                </span>
-                <span className="block leading-tight text-quiet">
-                  {action.hint}
-                  {action.cap && '; cap both ends'}
-                </span>
-              </span>
-              <span
-                aria-hidden
-                className={`grid size-8 shrink-0 place-items-center rounded-[2px] border-2 ${done ? 'border-ink bg-ink text-sheet' : 'border-edge'}`}
-              >
-                {done && <Check size={20} />}
-              </span>
-            </button>
-            <PhotoButton about={action.key} name={action.name} />
-          </li>
-        );
-      })}
-    </ul>
   );
 }
 

@@ -1,14 +1,11 @@
 import { stepsOf } from '@iron-cradle/core';
+import { doneOf } from './useBundle.ts';
 import type { Descent } from './useDescent.ts';
 
 /** The stop hand by hand, for whoever wants it said: marks, tools, how each fitting lets go, caps. */
 export function StepByStep({ descent }: { descent: Descent }) {
   const { state, stop, tags, bundle } = descent;
-  const steps = stepsOf(
-    state,
-    stop.actions.filter((a) => !bundle.unticked.includes(a.key)),
-    tags,
-  );
+  const steps = stepsOf(state, doneOf(stop, bundle), tags);
   if (steps.length === 0) return null;
   return (
     <details className="border-b border-rule py-1">

@@ -32,7 +32,7 @@ const tap = (selector: string) => userEvent.setup().click(document.querySelector
 const asSaid = '[data-action=as-said]';
 const newest = (job: AtJob) => job.log.at(-1)! as Extract<Entry, { kind: 'stopDone' }>;
 /** The strap knows its numbers once they are reserved. */
-const numbered = () => waitFor(() => expect(document.querySelector('[data-tick] [aria-label="tag –"]')).toBeNull());
+const numbered = () => waitFor(() => expect(document.querySelector('[data-facts] [aria-label="tag –"]')).toBeNull());
 
 describe('a stop, hands full', () => {
   test('as planned it is one tap: pose, what came off with its numbers, and the look', async () => {
@@ -49,11 +49,25 @@ describe('a stop, hands full', () => {
     expect(body.notDone).toEqual([]);
   });
 
-  test('what was not done is unticked: two taps, it keeps binding and says so on the strap', async () => {
+  test('some ticked: only those, the rest is not done; the strap names what it enters', async () => {
+    const job = atJob(<Drop />, logOf(mayBeOpened, file));
+    await numbered();
+    const boxes = document.querySelectorAll<HTMLElement>('[data-tick]');
+    expect(boxes.length).toBeGreaterThan(1);
+    const key = boxes[0]!.dataset.tick!;
+    await userEvent.setup().click(boxes[0]!);
+    expect(document.querySelector(asSaid)!.textContent).toContain(`Only 1 of ${boxes.length} done`);
+    await tap(asSaid);
+    expect(newest(job).body.off.map((o) => o.key)).toEqual([key]);
+    expect(newest(job).body.notDone).toHaveLength(boxes.length - 1);
+  });
+
+  test('what was not done is crossed: it keeps binding and says so on the strap', async () => {
     const job = atJob(<Drop />, logOf(mayBeOpened, file));
     await numbered();
     const first = document.querySelector<HTMLElement>('[data-tick]')!;
     const key = first.dataset.tick!;
+    await userEvent.setup().click(first);
     await userEvent.setup().click(first);
     expect(document.querySelector(asSaid)!.textContent).toContain('1 not done');
     await tap(asSaid);
@@ -64,7 +78,7 @@ describe('a stop, hands full', () => {
 
   test('a line that looks tight is named with one tap more, and the plan knows it', async () => {
     const job = atJob(<Drop />, partWay());
-    const line = document.querySelector<HTMLElement>('[data-holder^="line:"] button[aria-pressed]')!;
+    const line = document.querySelector<HTMLElement>('[data-holder^="line:"] button[aria-pressed]:not([data-part])')!;
     const key = line.closest<HTMLElement>('[data-holder]')!.dataset.holder!;
     await userEvent.setup().click(line);
     expect(within(line).getByText('looks tight')).toBeTruthy();
@@ -78,7 +92,7 @@ describe('a stop, hands full', () => {
   test('can’t see it is an answer, of a line and of all, and teaches nothing', async () => {
     const job = atJob(<Drop />, partWay());
     const before = job.state().slack;
-    const pressed = '[data-holder^="line:"] button[aria-pressed]';
+    const pressed = '[data-holder^="line:"] button[aria-pressed]:not([data-part])';
     const key = document.querySelector(pressed)!.closest<HTMLElement>('[data-holder]')!.dataset.holder!;
     for (let i = 0; i < 3; i++) await userEvent.setup().click(document.querySelector(pressed)!);
     expect(within(document.querySelector<HTMLElement>(pressed)!).getByText('can’t see it')).toBeTruthy();
@@ -112,6 +126,12 @@ describe('a stop, hands full', () => {
     await tap('[data-action=file-fits]');
     expect(job.state().doubts).toEqual([]);
     expect(document.querySelector('[data-action=file-fits]')).toBeNull();
+  });
+
+  test('a tag opens all that is known of its line', async () => {
+    atJob(<Drop />, partWay());
+    await tap('[data-facts^="line:"]');
+    expect(await screen.findByRole('list', { name: 'where it parts' })).toBeTruthy();
   });
 
   test('ten lower says what the plan said, and what may hold there', async () => {

@@ -1,11 +1,14 @@
-import { type Bodies, type Stop } from '@iron-cradle/core';
+import { type Action, type Bodies, type Stop } from '@iron-cradle/core';
 import { useState } from 'react';
 import type { Seen } from '../../../drawings/ladder/Ladder.tsx';
 
+/** What was said of a thing to do: done, not done, or nothing, which goes with the main action. */
+export type Tick = 'done' | 'notDone' | null;
+
 /** What differs from the stop as said, until it is confirmed. */
 export interface Bundle {
-  /** Keys of what was said but not done. */
-  unticked: string[];
+  /** By key: what was ticked or crossed. */
+  ticks: Record<string, Tick>;
   /** Lines parted that the stop did not say: key → way. */
   extra: Record<string, string>;
   /** What was said of each line. */
@@ -16,7 +19,7 @@ export interface Bundle {
   blind: boolean;
 }
 
-const asSaid: Bundle = { unticked: [], extra: {}, seen: {}, allFist: false, blind: false };
+const asSaid: Bundle = { ticks: {}, extra: {}, seen: {}, allFist: false, blind: false };
 
 /** The differences of one stop; they start anew with the next. */
 export function useBundle(stopId: string) {
@@ -25,10 +28,10 @@ export function useBundle(stopId: string) {
   const set = (next: Partial<Bundle>) => setKept({ id: stopId, bundle: { ...bundle, ...next } });
   return {
     bundle,
-    toggleTick: (key: string) =>
-      set({
-        unticked: bundle.unticked.includes(key) ? bundle.unticked.filter((k) => k !== key) : [...bundle.unticked, key],
-      }),
+    cycleTick: (key: string) => {
+      const next: Record<string, Tick> = { '': 'done', done: 'notDone', notDone: null };
+      set({ ticks: { ...bundle.ticks, [key]: next[bundle.ticks[key] ?? '']! } });
+    },
     toggleExtra: (key: string, way: string) => {
       const { [key]: had, ...rest } = bundle.extra;
       set({ extra: had ? rest : { ...bundle.extra, [key]: way } });
@@ -42,6 +45,12 @@ export function useBundle(stopId: string) {
   };
 }
 
+/** What the main action enters as done: all, if nothing was ticked, but what was crossed; else only what was ticked. */
+export function doneOf({ actions }: Pick<Stop, 'actions'>, { ticks }: Bundle): Action[] {
+  const some = actions.some((a) => ticks[a.key] === 'done');
+  return actions.filter((a) => (some ? ticks[a.key] === 'done' : ticks[a.key] !== 'notDone'));
+}
+
 const id = (key: string) => key.slice(key.indexOf(':') + 1);
 
 /** The one entry a stop becomes. */
@@ -49,7 +58,7 @@ export function stopBody(
   stop: Stop,
   { bundle, tags, wet }: { bundle: Bundle; tags: Record<string, number>; wet: (key: string) => boolean },
 ): Bodies['stopDone'] {
-  const done = stop.actions.filter((a) => !bundle.unticked.includes(a.key));
+  const done = doneOf(stop, bundle);
   const off = [
     ...done.map((a) => ({ key: a.key, ...(a.way ? { way: a.way } : {}) })),
     ...Object.entries(bundle.extra).map(([key, way]) => ({ key, way })),
@@ -71,23 +80,27 @@ export function stopBody(
       ...(named('unseen').length > 0 ? { unseen: named('unseen') } : {}),
       ...(bundle.blind ? { blind: true } : {}),
     },
-    notDone: bundle.unticked.map((key) => ({ key })),
+    notDone: stop.actions.filter((a) => !done.includes(a)).map(({ key }) => ({ key })),
   };
 }
 
-/** The words on the strap: as said, or what differs. */
+/** The words on the strap: as said, or what differs. It enters what it names. */
 export function strapWords(stop: Stop, bundle: Bundle): string {
   const said = Object.values(bundle.seen);
   const tight = said.filter((s) => s === 'tight' || s === 'nearly').length;
   const unseen = said.filter((s) => s === 'unseen').length;
+  const done = doneOf(stop, bundle).length;
+  const all = stop.actions.length;
+  const some = Object.values(bundle.ticks).includes('done');
   const parts = [
-    ...(bundle.unticked.length > 0 ? [`${bundle.unticked.length} not done`] : []),
+    ...(done < all && !some ? [`${all - done} not done`] : []),
     ...(Object.keys(bundle.extra).length > 0 ? [`${Object.keys(bundle.extra).length} more off`] : []),
     ...(tight > 0 ? [`${tight} tight`] : []),
     ...(unseen > 0 ? [`${unseen} not seen`] : []),
     ...(bundle.blind ? ['none in sight'] : []),
     ...(bundle.allFist ? ['all more than a fist'] : []),
   ];
+  if (some && done < all) return [`Only ${done} of ${all} done`, ...parts].join(', ');
   if (parts.length > 0) return `As said, but ${parts.join(', ')}`;
   if (stop.kind === 'start') return 'All as said';
   if (stop.kind === 'out') return 'Tank is down';

@@ -128,5 +128,6 @@ const ghostOf = (walk: readonly Stop[], { pose }: Stop): Pose | null =>
 /** What comes after the stop that is shown: a count, or a range while it is one; null where nothing does. */
 function leftInWords(ahead: Ahead, shown: Stop): string | null {
   const left = stopsAfter(ahead, shown);
-  return left.hi === 0 && !ahead.open ? null : `${stopsInWords(left, ahead.open)} more`;
+  if (ahead.open) return left.typ === 0 ? null : `about ${left.typ} more`;
+  return left.hi === 0 ? null : `${stopsInWords(left, false)} more`;
 }

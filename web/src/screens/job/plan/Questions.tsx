@@ -5,11 +5,15 @@ import { useWords } from '../../../ui/Words.tsx';
 import { WitnessButtons } from '../drain/WitnessButtons.tsx';
 import { StringSheet } from './StringSheet.tsx';
 
+type Put = Extract<CallQuestion['answer'], { question: string }>;
+
 /** At most three questions, each with what it decides and what is at stake; each can be left. */
 export function Questions({ questions }: { questions: readonly CallQuestion[] }) {
-  const { state, answer } = useJob();
+  const { state, answer, enter } = useJob();
   const words = useWords();
   const [measured, setMeasured] = useState<string | null>(null);
+  const put = ({ question, of }: Put, value: string) =>
+    void enter('answer', { question, value, ...(of === null ? {} : { of }) });
   return (
     <section aria-label="ask the vehicle">
       <h2 className="text-20">Ask the vehicle</h2>
@@ -37,9 +41,7 @@ export function Questions({ questions }: { questions: readonly CallQuestion[] })
                   key={choice.value}
                   type="button"
                   className="btn"
-                  onClick={() =>
-                    'question' in q.answer && void answer(q.answer.question, choice.value, q.answer.of ?? undefined)
-                  }
+                  onClick={() => 'question' in q.answer && put(q.answer, choice.value)}
                 >
                   {choice.label}
                 </button>

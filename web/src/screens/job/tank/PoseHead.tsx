@@ -1,29 +1,41 @@
 import { handUnitNear, isLevel, lengthIn, tapeAt, type JobState, type Pose } from '@iron-cradle/core';
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { useUnits } from '../../../app/units.ts';
 import { TapeSheet } from './TapeSheet.tsx';
 
+interface PoseHeadProps {
+  state: JobState;
+  pose: Pose;
+  /** What is said over the height. */
+  above?: ReactNode;
+  /** Keys beside it. */
+  keys?: ReactNode;
+  children?: ReactNode;
+}
+
 /** Where the tank hangs: one height, or one for each end, in the person’s units, the hand’s, and as a tape reads it. */
-export function PoseHead({ state, pose, children }: { state: JobState; pose: Pose; children?: React.ReactNode }) {
+export function PoseHead({ state, pose, above, keys, children }: PoseHeadProps) {
   const [reading, setReading] = useState(false);
   const units = useUnits();
   const { ends } = state.vehicle;
   const hand = isLevel(pose) && pose.f > 0 ? handUnitNear(pose.f) : null;
+  const beside = isLevel(pose) ? lengthIn(pose.f, units).beside : null;
   return (
     <div>
-      <div className="flex items-end justify-between gap-3">
-        <Height pose={pose} ends={ends} />
-        <p className="pb-1 text-right leading-tight text-quiet">
-          {isLevel(pose) && <span className="block">{lengthIn(pose.f, units).beside}</span>}
-          {hand}
-        </p>
-      </div>
-      <p className="flex flex-wrap justify-between gap-x-4">
-        <button type="button" className="link min-h-11 text-16" data-action="tape" onClick={() => setReading(true)}>
-          {floorWords(state, pose, units)}
-        </button>
-        {children}
+      <p className="flex flex-wrap items-center justify-between gap-x-3 text-quiet">
+        <span>{above}</span>
+        <span>{[beside, hand].filter((word) => word !== null && word !== '').join(', ')}</span>
       </p>
+      <div className="flex items-center justify-between gap-3">
+        <div className="min-w-0">
+          <Height pose={pose} ends={ends} />
+          <button type="button" className="link min-h-9 text-16" data-action="tape" onClick={() => setReading(true)}>
+            {floorWords(state, pose, units)}
+          </button>
+        </div>
+        {keys && <div className="flex shrink-0 gap-3">{keys}</div>}
+      </div>
+      {children}
       <TapeSheet open={reading} onClose={() => setReading(false)} />
     </div>
   );
@@ -47,7 +59,7 @@ function Height({ pose, ends }: { pose: Pose; ends: readonly [string, string] })
   if (isLevel(pose))
     return (
       <h1
-        className="reading whitespace-nowrap text-64 font-semibold leading-none [font-stretch:100%] [word-spacing:-0.3em]"
+        className="reading whitespace-nowrap text-[min(4rem,76px)] font-semibold leading-none [font-stretch:100%] [word-spacing:-0.3em]"
         data-height={pose.f}
       >
         {lengthIn(pose.f, units).figure}
@@ -59,7 +71,7 @@ function Height({ pose, ends }: { pose: Pose; ends: readonly [string, string] })
       {([pose.f, pose.r] as const).map((mm, i) => (
         <span key={ends[i]} className="grid">
           <span className="text-16 font-normal text-quiet">{ends[i]}</span>
-          <span className="reading text-48 font-semibold [font-stretch:100%] [word-spacing:-0.3em]">
+          <span className="reading text-[min(3rem,60px)] font-semibold [font-stretch:100%] [word-spacing:-0.3em]">
             {lengthIn(mm, units).figure}
           </span>
         </span>

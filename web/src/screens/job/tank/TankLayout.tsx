@@ -54,7 +54,7 @@ export function TankLayout({ station, band, stage, page = false, now, act, main 
           />
         )}
       </div>
-      <div className="[grid-area:band]">{band}</div>
+      <div className="tank-band [grid-area:band]">{band}</div>
       <div
         ref={box}
         className={`min-h-0 bg-sheet [grid-area:stage] mid:block mid:overflow-hidden ${page ? '' : 'hidden'}`}
@@ -70,11 +70,9 @@ export function TankLayout({ station, band, stage, page = false, now, act, main 
       {(act || main) && (
         <div className="tank-act">
           {act}
-          <div className="tank-main">
-            {main}
-            <div className="mid:hidden">
-              <TakeBack />
-            </div>
+          <div className="tank-main">{main}</div>
+          <div className="mid:hidden">
+            <TakeBack />
           </div>
         </div>
       )}

@@ -30,7 +30,7 @@ export {
   type DrainWay,
   type SampleLook,
 } from './drain/index.ts';
-export { InputError, present } from './errors/index.ts';
+export { InputError, present, problemInWords } from './errors/index.ts';
 export { exactly, rangeInWords, roundTo, type Estimate, type Span } from './estimate/index.ts';
 export { judgeTorque } from './fastener/index.ts';
 export { BEFORE_DIPPING, fillingFlow, fuels, spillInWords, type FuelKind } from './fluid/index.ts';
@@ -152,6 +152,7 @@ export { figuresOf, startingFigures, type Complaint, type ShopFigures, testedSin
 export { deepest, dropAt, gridNearest, isLevel, poseInWords, samePose, type Pose } from './pose/index.ts';
 export { jointsToSee, type Joint } from './proof/index.ts';
 export {
+  canBeMeant,
   handUnitNear,
   inWords,
   kilograms,

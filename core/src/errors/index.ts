@@ -18,6 +18,26 @@ export class InputError extends Error {
 }
 
 /**
+ * The same for the person who typed it: the last name of the path as words, what was expected, what stood there.
+ *
+ * @example problemInWords(new InputError('body.emptyMass.lo', '-3', 'zero or more')) // 'Empty mass: expected zero or more; “-3” was given.'
+ */
+export function problemInWords({ field, found, expected }: InputError): string {
+  const names = field.split(/[.[\]]+/).filter((part) => part !== '' && part !== 'body' && !/^\d+$/.test(part));
+  const ends: Record<string, string> = { lo: 'least', typ: 'likely', hi: 'most', f: 'first end', r: 'second end' };
+  const last = names.at(-1) ?? '';
+  const words = last in ends ? [names.at(-2) ?? '', ends[last]!] : [last];
+  const name = words
+    .filter(Boolean)
+    .join(', ')
+    .replace(/([a-z])([A-Z])/g, '$1 $2')
+    .toLowerCase();
+  const given =
+    found === '' ? 'nothing was given' : `“${found.length > 60 ? `${found.slice(0, 60)}…` : found}” was given`;
+  return `${name === '' ? '' : `${name[0]!.toUpperCase()}${name.slice(1)}: `}expected ${expected}; ${given}.`;
+}
+
+/**
  * What was looked for, where it has to be: an id that leads nowhere is said with what it is the id of.
  *
  * @param what what is looked for, in the singular

@@ -1,3 +1,4 @@
+import { roundTo } from './index.ts';
 import fc from 'fast-check';
 import { typical } from '../basis/index.ts';
 import { InputError } from '../errors/index.ts';
@@ -12,6 +13,13 @@ const range: fc.Arbitrary<Estimate> = fc.tuple(number, number, number).map((v) =
 const pointIn = (r: Estimate, t: number) => Math.min(r.hi, r.lo + t * (r.hi - r.lo));
 const share = fc.double({ min: 0, max: 1, noNaN: true });
 const inside = (r: Estimate, v: number) => v >= r.lo - 1e-6 && v <= r.hi + 1e-6;
+
+test('rounding leaves no tail of binary fractions: three tenths are 0.3', () => {
+  expect(roundTo(0.3, 0.1)).toBe(0.3);
+  expect(String(roundTo(17.7, 0.1))).toBe('17.7');
+  expect(roundTo(-0.01, 1)).toBe(0);
+  expect(Object.is(roundTo(-0.01, 1), -0)).toBe(false);
+});
 
 describe('interval arithmetic', () => {
   test('encloses every point result', () => {

@@ -102,7 +102,8 @@ export function narrow(a: Estimate, b: Estimate, basis: Basis): Estimate {
 export const isExact = (a: Estimate): boolean => a.lo === a.hi;
 
 /** Nearest multiple of `step`, ties upward, and never minus zero. @example roundTo(41.2, 5) // 40 */
-export const roundTo = (value: number, step: number): number => Math.round(value / step) * step + 0;
+export const roundTo = (value: number, step: number): number =>
+  Number((Math.round(value / step) * step).toPrecision(12)) + 0;
 
 /** A range as a person reads it. @example rangeInWords({lo: 41.2, hi: 55.4, …}, 1) // '41–55' */
 export function rangeInWords(a: Pick<Estimate, 'lo' | 'hi'>, step: number): string {

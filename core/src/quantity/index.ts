@@ -1,4 +1,5 @@
 export { handUnitNear } from './hand.ts';
+export { canBeMeant } from './meant.ts';
 export { ATMOSPHERE, GAS, GRAVITY } from './nature.ts';
 export { readQuantity } from './read.ts';
 export { bar, celsius, inWords, kilograms, litres, mm, newtonMetres, rounded, say, type Sentence } from './say.ts';

@@ -1,3 +1,4 @@
+import { canBeMeant } from './index.ts';
 import fc from 'fast-check';
 import { unit as mathUnit } from 'mathjs';
 import Qty from 'js-quantities';
@@ -178,5 +179,24 @@ describe('factors against unit libraries', () => {
   });
   test('°F and °C meet at −40', () => {
     expect(toSI(-40, units.temperature['°F']!)).toBeCloseTo(toSI(-40, units.temperature['°C']!), 9);
+  });
+});
+
+describe('what can be meant', () => {
+  test.each([
+    [12.1, 'voltage', true],
+    [9999, 'voltage', false],
+    [0.04, 'length', true],
+    [40, 'length', false],
+    [20, 'volume', false],
+    [0.02, 'volume', true],
+    // Colder than absolute zero is a slip, whatever the season.
+    [200, 'temperature', false],
+    [293.15, 'temperature', true],
+  ] as const)('%d (SI) as a %s: %s', (value, dimension, meant) => {
+    expect(canBeMeant({ lo: value, hi: value }, dimension)).toBe(meant);
+  });
+  test('one end of a range beyond it is enough', () => {
+    expect(canBeMeant({ lo: 12, hi: 1200 }, 'voltage')).toBe(false);
   });
 });

@@ -1,6 +1,7 @@
 import {
   answerOf,
   InputError,
+  problemInWords,
   type Bodies,
   type Entry,
   type EntryKind,
@@ -18,15 +19,15 @@ export function useJobView(jobId: string): JobView {
   return useSyncExternalStore(store.subscribe, store.snapshot);
 }
 
-/** Enters something into the log. What is wrong with it is said in `problem`. */
-export type Enter = <K extends EntryKind>(kind: K, body: Bodies[K]) => Promise<void>;
+/** Enters something into the log: true once it stands there. What is wrong with it is said in `problem`, and nothing typed is let go. */
+export type Enter = <K extends EntryKind>(kind: K, body: Bodies[K]) => Promise<boolean>;
 
 /** Answers a question, by the type its question declares. */
 export type Answer = <V extends string | number | boolean>(
   question: Question<V>,
   value: V,
   of?: string,
-) => Promise<void>;
+) => Promise<boolean>;
 
 /** What every screen of a job has at hand. */
 export interface JobContext {
@@ -67,14 +68,27 @@ export function useEnter(jobId: string): { enter: Enter; answer: Answer; problem
       try {
         await jobStore(jobId).append(by, kind, body);
         setProblem(null);
+        return true;
       } catch (error) {
         if (!(error instanceof InputError)) throw error;
-        setProblem(error.message);
+        setProblem(problemInWords(error));
+        return false;
       }
     },
     [jobId, by],
   );
-  const answer = useCallback<Answer>((question, value, of) => enter('answer', answerOf(question, value, of)), [enter]);
+  const answer = useCallback<Answer>(
+    async (question, value, of) => {
+      try {
+        return await enter('answer', answerOf(question, value, of));
+      } catch (error) {
+        if (!(error instanceof InputError)) throw error;
+        setProblem(problemInWords(error));
+        return false;
+      }
+    },
+    [enter],
+  );
   return { enter, answer, problem };
 }
 

@@ -107,7 +107,7 @@ export function atJob(screen: ReactElement, entries: Entry[] = logOf([]), units:
           on: log.findLast((e) => e.seq)?.id ?? null,
         } as Entry);
         setState(foldJobOn(null, () => log, log)!);
-        return Promise.resolve();
+        return Promise.resolve(true);
       };
       const answer: Answer = (question, value, of) => enter('answer', answerOf(question, value, of));
       return { jobId: 'job', number: 7, state, log: [...log], me: ines, enter, answer, problem: null };

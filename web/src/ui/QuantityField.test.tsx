@@ -41,6 +41,22 @@ describe('a quantity as people write it', () => {
     expect(input.getAttribute('aria-invalid')).toBe('false');
   });
 
+  test('what can hardly be meant is asked about, and counts once it was said to be', async () => {
+    const { user, input } = field({ dimension: 'voltage', unit: 'V' });
+    await user.type(input, '9999');
+    expect(last()).toBeNull();
+    expect(unreadable).toHaveBeenLastCalledWith(true);
+    expect(screen.getByText('really 9999 V?')).toBeTruthy();
+    await user.click(screen.getByRole('button', { name: 'Yes, it is 9999 V' }));
+    expect(last()!.typ).toBe(9999);
+    // Typed on, it is another figure, and asked about anew.
+    await user.type(input, '9');
+    expect(last()).toBeNull();
+    await user.clear(input);
+    await user.type(input, '12.1');
+    expect(last()!.typ).toBe(12.1);
+  });
+
   test('a range stays a range', async () => {
     const { user, input } = field();
     await user.type(input, '20–60');

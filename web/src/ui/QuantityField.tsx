@@ -1,4 +1,12 @@
-import { InputError, readQuantity, units, writeQuantity, type Dimension, type Estimate } from '@iron-cradle/core';
+import {
+  canBeMeant,
+  InputError,
+  readQuantity,
+  units,
+  writeQuantity,
+  type Dimension,
+  type Estimate,
+} from '@iron-cradle/core';
 import { useId, useState } from 'react';
 
 interface QuantityFieldProps {
@@ -35,6 +43,8 @@ export function QuantityField({
   const id = useId();
   const [text, setText] = useState(initial);
   const [pad, setPad] = useState(false);
+  /** What can hardly be meant counts only once its person said that it is. */
+  const [meant, setMeant] = useState<string | null>(null);
   const read = (next: string): { value: Estimate | null; problem: string | null } => {
     if (next.trim() === '') return { value: null, problem: null };
     try {
@@ -44,14 +54,16 @@ export function QuantityField({
       return { value: null, problem: `Expected ${error.expected}.` };
     }
   };
-  const change = (next: string) => {
+  const change = (next: string, sure = meant) => {
     setText(next);
     if (next.trim() === '') onEmpty?.();
     const now = read(next);
-    onUnreadable?.(now.problem !== null);
-    onRead(now.value);
+    const counts = now.value !== null && (next === sure || canBeMeant(now.value, dimension));
+    onUnreadable?.(now.problem !== null || (now.value !== null && !counts));
+    onRead(counts ? now.value : null);
   };
   const { value, problem } = read(text);
+  const doubted = value !== null && text !== meant && !canBeMeant(value, dimension);
   const show = (si: number) => writeQuantity(si, { dimension, unit, decimals });
   const press = (key: string) =>
     change(
@@ -80,16 +92,29 @@ export function QuantityField({
       </div>
       <p
         id={`${id}-said`}
-        className={`min-h-6 ${problem ? 'font-semibold text-halt' : 'text-quiet'}`}
+        className={`min-h-6 ${problem || doubted ? 'font-semibold text-halt' : 'text-quiet'}`}
         aria-live="polite"
       >
         {problem ??
           (value
             ? value.lo === value.hi
-              ? `understood: ${show(value.typ)}`
-              : `understood: ${show(value.lo)} to ${show(value.hi)}`
+              ? `${doubted ? 'really' : 'understood:'} ${show(value.typ)}${doubted ? '?' : ''}`
+              : `${doubted ? 'really' : 'understood:'} ${show(value.lo)} to ${show(value.hi)}${doubted ? '?' : ''}`
             : (hint ?? ''))}
       </p>
+      {doubted && (
+        <button
+          type="button"
+          className="btn mb-2 w-full"
+          data-action="meant"
+          onClick={() => {
+            setMeant(text);
+            change(text, text);
+          }}
+        >
+          Yes, it is {value.lo === value.hi ? show(value.typ) : `${show(value.lo)} to ${show(value.hi)}`}
+        </button>
+      )}
       {pad && (
         <div className="grid grid-cols-4 gap-3 pb-2">
           <div className="col-span-3 grid grid-cols-3 gap-3">

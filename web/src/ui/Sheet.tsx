@@ -1,5 +1,6 @@
 import { Dialog } from 'radix-ui';
-import type { ReactNode } from 'react';
+import { useContext, useState, type ReactNode } from 'react';
+import { JobContextOf } from '../log/useJob.ts';
 
 interface SheetProps {
   open: boolean;
@@ -27,8 +28,24 @@ export function Sheet({ open, onClose, title, hint, children }: SheetProps) {
             <Dialog.Close className="btn min-w-[88px] shrink-0">Close</Dialog.Close>
           </div>
           {children}
+          <Refused />
         </Dialog.Content>
       </Dialog.Portal>
     </Dialog.Root>
+  );
+}
+
+/** What the job refused since this sheet was opened: said where it was typed, since the sheet covers the screen’s own line. */
+function Refused() {
+  const problem = useContext(JobContextOf)?.problem ?? null;
+  const [before] = useState(problem);
+  if (problem === null || problem === before) return null;
+  return (
+    <p
+      role="alert"
+      className="sticky -bottom-4 -mx-4 -mb-4 mt-3 border-t-2 border-halt bg-sheet p-4 font-semibold text-halt mid:-bottom-6 mid:-mx-6 mid:-mb-6 mid:px-6"
+    >
+      {problem}
+    </p>
   );
 }

@@ -1,3 +1,4 @@
+import { roundTo } from '@iron-cradle/core';
 interface CanProps {
   number: number;
   litres: number;
@@ -20,7 +21,7 @@ export function Can({ number, litres, capacity, fill, clean, filling = false }: 
         viewBox="0 0 130 186"
         className="w-full"
         role="img"
-        aria-label={`can ${number}: ${litres} of ${capacity} litres`}
+        aria-label={`can ${number}: ${roundTo(litres, 0.1)} of ${roundTo(capacity, 0.1)} litres`}
       >
         <path d={`M10 36l10-14h66V8h20v14l4 0 10 14V${floor}H10Z`} fill="var(--sheet)" />
         {litres > 0 && <path d={`M10 ${level}H120`} stroke="var(--fuel)" strokeWidth="2.5" />}

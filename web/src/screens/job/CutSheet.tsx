@@ -20,14 +20,17 @@ export function CutSheet({ about, open, onClose }: { about: string | null; open:
   const tags = useTags(state, key ? [key] : []);
   const untried = untriedOf(what, tried);
   const cut = async () => {
-    await enter('cut', {
-      what,
-      where: where.trim(),
-      tried,
-      ...(key ? { key } : {}),
-      ...(key && tags[key] ? { tag: tags[key] } : {}),
-      ...(words.trim() ? { words: words.trim() } : {}),
-    });
+    if (
+      !(await enter('cut', {
+        what,
+        where: where.trim(),
+        tried,
+        ...(key ? { key } : {}),
+        ...(key && tags[key] ? { tag: tags[key] } : {}),
+        ...(words.trim() ? { words: words.trim() } : {}),
+      }))
+    )
+      return;
     setTried([]);
     onClose();
   };

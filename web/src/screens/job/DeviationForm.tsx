@@ -18,13 +18,16 @@ export function DeviationForm({ debt, onDone }: { debt: Pick<Debt, 'id' | 'text'
   const form = useForm<Fields>({ defaultValues: { reason: '', who: '', due: '' } });
   const { errors } = form.formState;
   const done = async (fields: Fields) => {
-    await enter('deviation', {
-      debt: debt.id,
-      what: inWords(debt.text),
-      reason: fields.reason.trim(),
-      who: fields.who.trim(),
-      due: fields.due.trim(),
-    });
+    if (
+      !(await enter('deviation', {
+        debt: debt.id,
+        what: inWords(debt.text),
+        reason: fields.reason.trim(),
+        who: fields.who.trim(),
+        due: fields.due.trim(),
+      }))
+    )
+      return;
     form.reset();
     onDone();
   };

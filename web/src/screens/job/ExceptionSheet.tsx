@@ -42,13 +42,16 @@ export function ExceptionSheet({
           item: item.id,
         },
       });
-      await enter('exception', {
-        gate,
-        item: item.id,
-        reason: reason.trim(),
-        lead: given.lead,
-        approval: given.approval,
-      });
+      if (
+        !(await enter('exception', {
+          gate,
+          item: item.id,
+          reason: reason.trim(),
+          lead: given.lead,
+          approval: given.approval,
+        }))
+      )
+        return;
     },
     onSuccess: () => {
       form.reset();

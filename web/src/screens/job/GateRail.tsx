@@ -31,11 +31,13 @@ export function GateRail({ gate, pass, onPassed, body }: GateRailProps) {
   const passed = isPassed(state, gate);
   const { ended } = state.gates[gate];
   const answer = async (value: string) => {
-    await enter('gateItem', { gate, item: current.item.id, answer: value });
+    if (!(await enter('gateItem', { gate, item: current.item.id, answer: value }))) return;
     setChosen(null);
   };
   const go = async () => {
-    if (!passed) await enter('gate', { gate });
+    if (!passed) {
+      if (!(await enter('gate', { gate }))) return;
+    }
     onPassed();
   };
   return (

@@ -13,7 +13,7 @@ export function PhotoButton({ about, name, words = false }: { about: string; nam
     if (!file) return;
     try {
       setProblem(null);
-      await enter('photo', { file: await keepPhoto(jobId, file), key: about });
+      if (!(await enter('photo', { file: await keepPhoto(jobId, file), key: about }))) return;
     } catch (error) {
       setProblem((error as Error).message);
     }

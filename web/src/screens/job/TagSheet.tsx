@@ -30,9 +30,12 @@ export function TagSheet({ item: key, onClose }: { item: string | null; onClose:
   const back = async () => {
     if (!item) return;
     const kind = splitKey(item.key).kind;
-    if (kind === 'line') await enter('made', { key: item.key, ...(item.way ? { way: item.way } : {}) });
-    else if (kind === 'thing' || kind === 'loose') await enter('takenOut', { key: item.key });
-    else await enter('restored', { key: item.key, ...(item.way ? { way: item.way } : {}) });
+    if (kind === 'line') {
+      if (!(await enter('made', { key: item.key, ...(item.way ? { way: item.way } : {}) }))) return;
+    } else if (kind === 'thing' || kind === 'loose') await enter('takenOut', { key: item.key });
+    else {
+      if (!(await enter('restored', { key: item.key, ...(item.way ? { way: item.way } : {}) }))) return;
+    }
     close();
   };
   const open = item && item.state !== 'closed' && item.state !== 'deviation' && !state.signed;

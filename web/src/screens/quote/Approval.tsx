@@ -26,7 +26,7 @@ export function Approval() {
       onSubmit={(event) =>
         void form.handleSubmit(async ({ who, how }) => {
           if (!answer) return;
-          await enter('approval', { answer, who: who.trim(), how: how.trim() });
+          if (!(await enter('approval', { answer, who: who.trim(), how: how.trim() }))) return;
           form.reset();
           setAnswer(null);
         })(event)

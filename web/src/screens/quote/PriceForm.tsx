@@ -15,7 +15,7 @@ export function PriceForm({ of, currency, onDone }: { of: string; currency: stri
       className="grid gap-4"
       onSubmit={(event) =>
         void form.handleSubmit(async ({ price }) => {
-          await answer(PRICE, Number(price.trim().replace(',', '.')), of);
+          if (!(await answer(PRICE, Number(price.trim().replace(',', '.')), of))) return;
           onDone();
         })(event)
       }

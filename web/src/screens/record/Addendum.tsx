@@ -9,7 +9,7 @@ export function Addendum({ jobId, signed, onDone }: { jobId: string; signed: boo
   const [text, setText] = useState('');
   const { enter, problem } = useEnter(jobId);
   const add = async () => {
-    await enter('addendum', { text: text.trim() });
+    if (!(await enter('addendum', { text: text.trim() }))) return;
     setText('');
     setOpen(false);
     setTimeout(onDone, 600);

@@ -56,7 +56,8 @@ function Findings() {
   const things = state.items.filter((i) => i.kind === 'thing' && i.state === 'open');
   const add = form.handleSubmit(async ({ what, note }) => {
     if (!verdict) return form.setError('root', { message: 'Expected a verdict: go, look, halt or not known.' });
-    await enter('finding', { what: what.trim(), where, verdict, ...(note.trim() ? { note: note.trim() } : {}) });
+    if (!(await enter('finding', { what: what.trim(), where, verdict, ...(note.trim() ? { note: note.trim() } : {}) })))
+      return;
     form.reset();
     setVerdict(null);
   });

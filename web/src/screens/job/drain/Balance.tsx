@@ -25,7 +25,7 @@ export function Balance() {
   const balance = fuelBalance(state);
   const wanted = litres ? Math.round(litres.typ * 10_000) / 10 : 0;
   const put = async () => {
-    await enter('fuelMoved', { what, litres: wanted });
+    if (!(await enter('fuelMoved', { what, litres: wanted }))) return;
     setOpen(false);
     setLitres(null);
   };

@@ -14,9 +14,9 @@ export function Bursts({ onCounted }: { onCounted: (litres: number) => void }) {
   const seconds = (w: { started: string; ended: string | null }) =>
     (Date.parse(w.ended ?? new Date(now).toISOString()) - Date.parse(w.started)) / 1000;
   const ranDry = async () => {
-    await enter('wait', { what: BURSTS, state: 'end' });
-    await enter('fuelWitness', { witness: 'bursts', reading: Math.round(clock.pumped) });
-    await enter('fuelWitness', { witness: 'ranDry' });
+    if (!(await enter('wait', { what: BURSTS, state: 'end' }))) return;
+    if (!(await enter('fuelWitness', { witness: 'bursts', reading: Math.round(clock.pumped) }))) return;
+    if (!(await enter('fuelWitness', { witness: 'ranDry' }))) return;
   };
   const clock = burstClock(running ? seconds(running) : 0);
   const length = clock.phase === 'burst' ? BURST : REST;

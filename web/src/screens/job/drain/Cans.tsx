@@ -1,4 +1,4 @@
-import { exactly, safeFillToday, type Estimate } from '@iron-cradle/core';
+import { exactly, roundTo, safeFillToday, type Estimate } from '@iron-cradle/core';
 import { useState } from 'react';
 import { Can } from '../../../drawings/cans/Can.tsx';
 import { useJob } from '../../../log/useJob.ts';
@@ -40,7 +40,8 @@ export function Cans({ counted }: { counted: { litres: number; turn: number } | 
         ? `${room} L is all it may take: the rest goes into the next can`
         : undefined;
   const put = async () => {
-    await enter('container', { number, capacity: Number(size), litres: wanted, clean: clean === 'clean' });
+    if (!(await enter('container', { number, capacity: Number(size), litres: wanted, clean: clean === 'clean' })))
+      return;
     setOpen(false);
     setLitres(null);
   };
@@ -63,7 +64,7 @@ export function Cans({ counted }: { counted: { litres: number; turn: number } | 
       <Sheet
         open={open}
         onClose={() => setOpen(false)}
-        title={`Can ${number}${sameAgain ? `, ${last.litres} L in it` : ''}`}
+        title={`Can ${number}${sameAgain ? `, ${roundTo(last.litres, 0.1)} L in it` : ''}`}
         hint={`It may take ${room} L: filled further it is liquid-full on a hot day.`}
       >
         <div className="grid gap-4">

@@ -20,7 +20,7 @@ export function Sample() {
   const look = answerTo(state, SAMPLE);
   const judged = look ? judgeSample(look, state.vehicle.fuel) : null;
   const tell = async (value: SampleLook) => {
-    await answer(SAMPLE, value);
+    if (!(await answer(SAMPLE, value))) return;
     setOpen(false);
   };
   return (

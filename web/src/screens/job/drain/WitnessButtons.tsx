@@ -110,7 +110,7 @@ export function WitnessButtons({ kinds }: { kinds: readonly WitnessKind[] }) {
   const ask = asking ? asks[asking] : undefined;
   const done = async (reading: number) => {
     if (!asking) return;
-    await enter('fuelWitness', { witness: asking, reading: Math.round(reading * 1000) / 1000 });
+    if (!(await enter('fuelWitness', { witness: asking, reading: Math.round(reading * 1000) / 1000 }))) return;
     setAsking(null);
     setValue(null);
   };

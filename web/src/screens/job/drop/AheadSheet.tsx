@@ -26,17 +26,24 @@ export function AheadSheet({ open, onClose }: { open: boolean; onClose: () => vo
   const takeOver = async (remedy: Remedy) => {
     for (const change of remedy.changes) {
       if (change.what === 'longer')
-        await enter('surprise', { what: 'freed', key: `line:${change.line}`, more: change.mm });
-      if (change.what === 'reach') await answer(REACH, change.mm, change.way);
+        if (!(await enter('surprise', { what: 'freed', key: `line:${change.line}`, more: change.mm }))) return;
+      if (change.what === 'reach') {
+        if (!(await answer(REACH, change.mm, change.way))) return;
+      }
       if (change.what === 'lower') {
         const at = present(
           bindings(state).find((b) => b.key === `obstruction:${change.obstruction}`),
           'obstruction',
           `obstruction:${change.obstruction}`,
         ).limit.typ;
-        await enter('surprise', { what: 'holds', key: `obstruction:${change.obstruction}`, lets: at + change.mm });
+        if (
+          !(await enter('surprise', { what: 'holds', key: `obstruction:${change.obstruction}`, lets: at + change.mm }))
+        )
+          return;
       }
-      if (change.what === 'tilt') await answer(MORE_TILT, change.mm);
+      if (change.what === 'tilt') {
+        if (!(await answer(MORE_TILT, change.mm))) return;
+      }
     }
     setChanges([]);
   };

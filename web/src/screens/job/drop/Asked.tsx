@@ -25,8 +25,11 @@ export function Asked({ foresight }: { foresight: Foresight }) {
   const ranked = [...rows].sort((a, b) => weight(b.key) - weight(a.key) || b.mm - a.mm);
   const keep = async (key: string) => {
     if (mm === null) return;
-    if (key.startsWith('line:')) await answer(SLACK, mm, key.slice(5));
-    else await enter('surprise', { what: 'holds', key, lets: mm });
+    if (key.startsWith('line:')) {
+      if (!(await answer(SLACK, mm, key.slice(5)))) return;
+    } else {
+      if (!(await enter('surprise', { what: 'holds', key, lets: mm }))) return;
+    }
     setOpen(null);
     setMm(null);
   };

@@ -10,7 +10,8 @@ export function ComplaintTest({ open, onClose }: { open: boolean; onClose: () =>
   const [words, setWords] = useState('');
   const test = complaintOf(state.complaint);
   const record = async (result: 'shown' | 'notShown' | 'notRun') => {
-    await enter('complaintTest', { test: test.test, result, ...(words.trim() ? { words: words.trim() } : {}) });
+    if (!(await enter('complaintTest', { test: test.test, result, ...(words.trim() ? { words: words.trim() } : {}) })))
+      return;
     onClose();
   };
   return (

@@ -17,7 +17,9 @@ export function QuickTests() {
   const [value, setValue] = useState<Estimate | null>(null);
   const { tests, verdict } = diagnose(state);
   const tell = async (said: string | number) => {
-    if (asked) await answer(QUICK_TEST, said, asked.id);
+    if (asked) {
+      if (!(await answer(QUICK_TEST, said, asked.id))) return;
+    }
     setAsked(null);
     setValue(null);
   };

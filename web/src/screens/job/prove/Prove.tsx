@@ -53,7 +53,7 @@ function Signing() {
   const [tag, setTag] = useState<string | null>(null);
   const [torque, setTorque] = useState<string | null>(null);
   const sign = async () => {
-    await enter('signed', {});
+    if (!(await enter('signed', {}))) return;
     void navigate(`/jobs/${jobId}/record`);
   };
   const open = (d: Debt) => {

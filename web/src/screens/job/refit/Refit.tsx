@@ -59,8 +59,11 @@ export default function Refit() {
   const finished = rest && stop.kind === 'home';
   const make = async (it: UpItem) => {
     const body = { key: it.key, ...(it.way ? { way: it.way } : {}) };
-    if (splitKey(it.key).kind === 'line') await enter('made', body);
-    else await enter('restored', body);
+    if (splitKey(it.key).kind === 'line') {
+      if (!(await enter('made', body))) return;
+    } else {
+      if (!(await enter('restored', body))) return;
+    }
     if (splitKey(it.key).kind === 'support') setTorque(it.key);
   };
   const raise = () => enter('moved', { to: stop.pose, why: 'raised' });

@@ -44,17 +44,20 @@ export function TestStop() {
     verdict: 'good' | 'doubtful' | 'bad',
     { note, where = 'top of the tank' }: { note: string; where?: string },
   ) => {
-    await enter('finding', {
-      what: TEST_STOP,
-      where,
-      verdict,
-      note: words.trim() ? `${note}: ${words.trim()}` : note,
-    });
-    await enter('keyOff', {});
+    if (
+      !(await enter('finding', {
+        what: TEST_STOP,
+        where,
+        verdict,
+        note: words.trim() ? `${note}: ${words.trim()}` : note,
+      }))
+    )
+      return;
+    if (!(await enter('keyOff', {}))) return;
   };
   const isWet = async (key: string) => {
     setWet(false);
-    await enter('jointSeen', { key, seen: 'weeps', checks: ['wiped', 'wet'] });
+    if (!(await enter('jointSeen', { key, seen: 'weeps', checks: ['wiped', 'wet'] }))) return;
     await tell('bad', { note: 'it is wet', where: nameOf(state, key) });
   };
   if (!on)

@@ -24,7 +24,9 @@ export function TorqueSheet({ item, onClose }: { item: string | null; onClose: (
       }
     : null;
   const enterIt = async (written: typeof body | { asWritten: string }) => {
-    if (written) await enter('torque', { key: item, ...written });
+    if (written) {
+      if (!(await enter('torque', { key: item, ...written }))) return;
+    }
     setValue(null);
     onClose();
   };

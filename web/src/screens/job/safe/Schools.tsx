@@ -24,7 +24,7 @@ export function Schools() {
   const schools = schoolsFor(state);
   const chosen = schools.find((s) => s.id === answerTo(state, SCHOOL));
   const choose = async (school: School) => {
-    await answer(SCHOOL, school.id);
+    if (!(await answer(SCHOOL, school.id))) return;
     setOpen(false);
   };
   return (

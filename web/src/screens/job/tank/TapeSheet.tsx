@@ -19,7 +19,9 @@ export function TapeSheet({ open, onClose }: { open: boolean; onClose: () => voi
       const home = (['f', 'r'] as const).flatMap((end) =>
         read[end] === undefined ? [] : [{ end, mm: tapeAtHome(state, end, read[end]) }],
       );
-      for (const { end, mm } of home) await answer(TAPE, mm, end);
+      for (const { end, mm } of home) {
+        if (!(await answer(TAPE, mm, end))) return;
+      }
     } catch (error) {
       if (!(error instanceof InputError)) throw error;
       return setProblem(`Expected ${error.expected}.`);

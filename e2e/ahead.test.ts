@@ -117,7 +117,9 @@ describe('the hang', () => {
 describe('a photo bound to a line', () => {
   test('is shrunk on the device, entered with its line, kept by the server and shown beside it', async () => {
     await ines.go('/jobs/demo-van-4/drop');
-    const input = await ines.page.waitForSelector('[data-photo^="clip:"] input, [data-photo^="line:"] input');
+    // Two taps: the tag, and the photo; on a clip as on a line.
+    await ines.tap('[data-facts]');
+    const input = await ines.page.waitForSelector('[data-photo] input');
     const about = await input!.evaluate((e) => e.closest('[data-photo]')!.getAttribute('data-photo')!);
     // A picture of its own, larger than is kept.
     const big = await ines.page.evaluate(() => {

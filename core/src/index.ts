@@ -286,6 +286,7 @@ export {
   type Variant,
   type VehicleFile,
   type Way,
+  waysOff,
 } from './vehicle/index.ts';
 export { outcomeWord, type Outcome, type Verdict } from './verdict/index.ts';
 export { partWay, waysIn, WORKING_HEIGHT, type WayIn } from './waysIn/index.ts';

@@ -1,4 +1,14 @@
-import { basisInWords, estimateOf, OPEN_REACH, type Range, type Way, mm, rounded } from '@iron-cradle/core';
+import {
+  basisInWords,
+  estimateOf,
+  nameOf,
+  OPEN_REACH,
+  type Range,
+  type Way,
+  waysOff,
+  mm,
+  rounded,
+} from '@iron-cradle/core';
 import { useState } from 'react';
 import { useJob } from '../../log/useJob.ts';
 import { Sheet } from '../../ui/Sheet.tsx';
@@ -12,8 +22,10 @@ export function LineFacts({ about }: { about: string }) {
   const { vehicle } = state;
   const line = vehicle.connections.find((c) => `line:${c.id}` === about);
   const thing = vehicle.obstructions.find((o) => `obstruction:${o.id}` === about);
+  const clip = vehicle.connections.flatMap((c) => c.clips).find((k) => `clip:${k.id}` === about);
+  const support = vehicle.supports.find((s) => `support:${s.id}` === about);
   const limit = line ? state.slack[line.id] : thing?.blocksAt ? estimateOf(vehicle, thing.blocksAt) : undefined;
-  const ways = line?.part ?? thing?.clear ?? [];
+  const ways = line?.part ?? thing?.clear ?? clip?.ways ?? (support ? waysOff(support) : []);
   return (
     <div className="grid gap-2">
       {limit && (
@@ -22,7 +34,8 @@ export function LineFacts({ about }: { about: string }) {
           <span className="text-quiet">{basisInWords(limit.basis)}.</span>
         </p>
       )}
-      <ul className="ruled" aria-label={line ? 'where it parts' : 'how it is cleared'}>
+      {clip && <p>Off, its line lets {span(clip.slack)} mm.</p>}
+      <ul className="ruled" aria-label={line ? 'where it parts' : thing ? 'how it is cleared' : 'how it comes off'}>
         {ways.map((way) => (
           <WayRow key={way.id} way={way} />
         ))}
@@ -55,17 +68,15 @@ const span = ({ lo, hi }: Range): string => (lo === hi ? String(lo) : `${lo}–$
 export function LineSheet({ about, onClose }: { about: string | null; onClose: () => void }) {
   const { state } = useJob();
   const [cutting, setCutting] = useState(false);
-  const name =
-    state.vehicle.connections.find((c) => `line:${c.id}` === about)?.name ??
-    state.vehicle.obstructions.find((o) => `obstruction:${o.id}` === about)?.name;
+  const name = about === null ? '' : nameOf(state, about);
   return (
-    <Sheet open={about !== null && name !== undefined} onClose={onClose} title={name ?? ''}>
+    <Sheet open={about !== null} onClose={onClose} title={name}>
       {about && (
         <>
           <LineFacts about={about} />
           <Photos about={about} />
           <div className="grid gap-3 pt-3">
-            <PhotoButton about={about} name={name ?? ''} words />
+            <PhotoButton about={about} name={name} words />
             {!state.out && (
               <button type="button" className="btn" data-action="must-cut" onClick={() => setCutting(true)}>
                 It has to be cut

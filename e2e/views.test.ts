@@ -133,6 +133,23 @@ test.each([
   20_000,
 );
 
+test('paper is day ink whatever the theme, and a can’s label is a page of its own size', async () => {
+  await ines.page.setViewport(wide);
+  await show('/jobs/demo-van-4/labels', 'Print them', 'night');
+  await ines.page.emulateMediaType('print');
+  const ink = await ines.page.$eval('[data-label]', (e) => getComputedStyle(e).color);
+  expect(ink).toBe('rgb(20, 28, 30)');
+  const pdf = Buffer.from(await ines.page.pdf({ preferCSSPageSize: true })).toString('latin1');
+  await ines.page.emulateMediaType();
+  // 100 × 150 mm are 283.46 × 425.2 points; one page a can.
+  const boxes = [...pdf.matchAll(/\/MediaBox \[0 0 ([\d.]+) ([\d.]+)\]/g)].map((m) => [Number(m[1]), Number(m[2])]);
+  expect(boxes).toHaveLength((await ines.page.$$('[data-label]')).length);
+  for (const [width, height] of boxes) {
+    expect(width! / 283.46).toBeCloseTo(1, 2);
+    expect(height! / 425.2).toBeCloseTo(1, 2);
+  }
+}, 20_000);
+
 test('the sheet of a line opens on a phone with a tap, and by keyboard', async () => {
   await ines.page.setViewport(phone);
   await show('/jobs/demo-van-4/drop', 'Something holds', 'day');

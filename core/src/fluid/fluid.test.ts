@@ -1,6 +1,6 @@
 import { inWords } from '../quantity/index.ts';
 import { InputError } from '../errors/index.ts';
-import { kinematicViscosity, safeFill, spillInWords, vapourPressure } from './index.ts';
+import { kinematicViscosity, labelOf, safeFill, spillInWords, vapourPressure, type FuelKind } from './index.ts';
 import { volumeCorrection } from './fuels.ts';
 import { airingMinutes, flammableFrom } from './vapour.ts';
 import { viscosityAt } from './viscosity.ts';
@@ -99,4 +99,34 @@ describe('what a spill does to the air', () => {
 test('the sentence at the air carries the figures for petrol and none made up for diesel', () => {
   expect(inWords(spillInWords('petrol'))).toMatch(/20 m³.*70 minutes/);
   expect(inWords(spillInWords('diesel'))).not.toMatch(/m³/);
+});
+
+describe('what stands on a can (UN GHS chapters 2.6 and 3.10, from memory)', () => {
+  const of = (fuel: FuelKind, clean = true, oil = false) => labelOf({ fuel, clean, oil });
+  // Flammable liquid 1: flash below 23 °C, boils from 35 °C or lower; 2: boils higher; 3: flash to 60 °C.
+  test.each([
+    ['petrol', 'Extremely flammable', 'below -40 °C'],
+    ['e85', 'Extremely flammable', 'below -20 °C'],
+    ['ethanol', 'Highly flammable', 'above 13 °C'],
+    ['diesel', 'Flammable liquid', 'above 55 °C'],
+    ['biodiesel', 'Burns once it is hot', 'above 101 °C'],
+  ] as const)('%s: %s, flash point %s', (fuel, hazard, flash) => {
+    expect(of(fuel).hazards[0]).toMatch(new RegExp(`^${hazard}`));
+    expect(inWords(of(fuel).flash).replace('−', '-')).toBe(flash);
+  });
+
+  test('alcohol burns unseen and takes its own cans; petrol and diesel are aspiration hazards', () => {
+    expect(of('e85').hazards.join()).toMatch(/hardly seen/);
+    expect(of('e85').care.join()).toMatch(/made for ethanol/);
+    expect(of('ethanol').hazards.join()).not.toMatch(/swallowed/);
+    for (const fuel of ['petrol', 'diesel', 'biodiesel'] as const) expect(of(fuel).hazards.join()).toMatch(/swallowed/);
+  });
+
+  test('what is suspect counts as the worst it may be, and never goes back; oil in the petrol is named', () => {
+    expect(of('diesel', false).hazards[0]).toMatch(/^Extremely flammable/);
+    expect(inWords(of('diesel', false).flash)).toMatch(/taken as .40 °C/);
+    expect(of('petrol', false).care.join()).toMatch(/Not back into any tank/);
+    expect(of('petrol', true).care.join()).not.toMatch(/Not back/);
+    expect(of('petrol', true, true)).toMatchObject({ product: 'petrol with oil, clean' });
+  });
 });

@@ -46,6 +46,8 @@ interface Container {
   litres: number;
   /** Only clean fuel went in. */
   clean: boolean;
+  /** When the last of it went in, ISO time. */
+  at: string;
 }
 
 /** Litres that went another way than into a can. */
@@ -136,9 +138,9 @@ const knownTo = (own: Counted, moment: Pick<Moment, 'knew'>): Counted => ({
 /** The cans as they stand, by what was poured. */
 function containersOf(pours: readonly Pour[]): Container[] {
   const cans = new Map<number, Container>();
-  for (const { number, capacity, litres, clean } of pours) {
+  for (const { number, capacity, litres, clean, at } of pours) {
     const can = cans.get(number) ?? { number, capacity, litres: 0, clean: true };
-    cans.set(number, { ...can, litres: can.litres + litres, clean: can.clean && clean });
+    cans.set(number, { ...can, litres: can.litres + litres, clean: can.clean && clean, at });
   }
   return [...cans.values()];
 }

@@ -142,9 +142,10 @@ const fuelSystem = object(
     pump: { enum: pumpKinds },
     place: { enum: ['tank', 'outside', 'both'] },
     sealed: { type: 'boolean' },
+    oil: { type: 'boolean' },
     engine: object({ kilowatts: range, bar: range, returns: range }, ['kilowatts', 'bar', 'returns']),
   },
-  ['place', 'sealed', 'engine'],
+  ['place', 'sealed', 'oil', 'engine'],
 );
 const sender = object(
   {

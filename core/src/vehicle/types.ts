@@ -173,6 +173,8 @@ export interface FuelSystem {
   place?: 'tank' | 'outside' | 'both';
   /** Is the tank closed and under pressure by design, with a procedure of its own? */
   sealed?: boolean;
+  /** Does the engine take oil in its petrol, mixed into the tank? */
+  oil?: boolean;
   /** What the engine asks of it. */
   engine?: {
     /** Greatest power, kW. */

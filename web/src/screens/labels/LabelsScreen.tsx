@@ -1,10 +1,11 @@
-import { fuels } from '@iron-cradle/core';
+import { labelOf, litres, rounded, type JobState } from '@iron-cradle/core';
 import { format } from 'date-fns';
 import { useJob } from '../../log/useJob.ts';
 import { WithJob } from '../../log/WithJob.tsx';
+import { useWords } from '../../ui/Words.tsx';
 import { Code } from '../record/Code.tsx';
 
-/** Labels for the cans of one job, to print and stick on: product, date, vehicle, clean or suspect. */
+/** Labels for the cans of one job, to print and stick on, each a page of its own. */
 export default function LabelsScreen() {
   return (
     <WithJob title="Labels">
@@ -14,62 +15,101 @@ export default function LabelsScreen() {
 }
 
 function Labels() {
-  const { state, number } = useJob();
-  const fuel = fuels[state.vehicle.fuel];
-  const date = state.pours.at(-1)?.at ?? state.openedAt;
-  const day = format(new Date(date), 'd MMM yyyy');
+  const { state } = useJob();
   return (
-    <main className="mx-auto max-w-4xl p-4 mid:p-8 print:p-0">
+    <main className="mx-auto max-w-4xl p-4 mid:p-8 print:max-w-none print:p-0">
       <h1 className="sr-only">Labels for the cans</h1>
       <div className="no-print flex flex-wrap items-center gap-4 pb-6">
         <button type="button" className="btn" onClick={() => window.print()}>
           Print them
         </button>
         <p className="min-w-56 flex-1 text-quiet">
-          One a can, closed and labelled at once. Each code carries the same words, to be read with any phone.
+          One a can, closed and labelled at once; each is a page of 100 × 150 mm. Each code carries the same words, to
+          be read with any phone.
         </p>
       </div>
       {state.containers.length === 0 && <p>No can has been filled yet.</p>}
-      <ul className="grid gap-5 mid:grid-cols-2 print:grid-cols-2">
-        {state.containers.map((can) => {
-          const words = {
-            can: can.number,
-            product: fuel.name,
-            litres: Math.round(can.litres * 10) / 10,
-            date: date.slice(0, 10),
-            vehicle: state.name,
-            job: number,
-            is: can.clean ? 'clean' : 'suspect',
-          };
-          return (
-            <li key={can.number} className="break-inside-avoid border-4 border-ink bg-sheet" data-label={can.number}>
-              <div className={`flex items-center gap-4 p-4 ${can.clean ? '' : 'border-b-4 border-dashed border-ink'}`}>
-                <span aria-hidden className="size-6 shrink-0 rounded-full border-4 border-ink" />
-                <p className="narrow flex-1 text-32">
-                  {fuel.name[0]!.toUpperCase() + fuel.name.slice(1)}, {can.clean ? 'clean' : 'suspect'}
-                </p>
-                <p className="reading text-48 leading-none">{can.number}</p>
-              </div>
-              <div className="flex items-end gap-4 p-4 pt-0">
-                <dl className="min-w-0 flex-1 leading-snug">
-                  <Row name="out of" text={`${state.name}, job ${number}`} />
-                  <Row name="on" text={day} />
-                  <Row name="in it" text={`${words.litres} L of ${can.capacity}`} />
-                  <Row name="flash point" text={`${fuel.flash.below > 0 ? 'above' : 'below'} ${fuel.flash.below} °C`} />
-                </dl>
-                <Code text={JSON.stringify(words)} size={112} />
-              </div>
-              <p className="border-t border-ink px-4 py-2 text-14">
-                Highly flammable. Away from heat and sparks. {can.clean ? '' : 'Not back into any tank. '}Nothing else
-                in this can.
-              </p>
-            </li>
-          );
-        })}
+      <ul className="grid gap-5 mid:grid-cols-2 print:block">
+        {state.containers.map((can) => (
+          <Label key={can.number} can={can} />
+        ))}
       </ul>
     </main>
   );
 }
+
+function Label({ can }: { can: JobState['containers'][number] }) {
+  const { state, number } = useJob();
+  const words = useWords();
+  const { fuel, fuelSystem } = state.vehicle;
+  const label = labelOf({ fuel, clean: can.clean, oil: fuelSystem?.oil ?? false });
+  const inIt = words([rounded(litres, { lo: can.litres, hi: can.litres }, 0.1)]);
+  const code = {
+    can: can.number,
+    product: label.product,
+    litres: inIt,
+    date: can.at.slice(0, 10),
+    vehicle: state.name,
+    job: number,
+  };
+  return (
+    <li className="can-label break-inside-avoid border-4 border-ink bg-sheet" data-label={can.number}>
+      <div className="flex items-center gap-4 p-4">
+        <Kept clean={can.clean} />
+        <p className="narrow flex-1 text-32 leading-none">{label.product}</p>
+        <p className="reading text-64 leading-none">{can.number}</p>
+      </div>
+      {!can.clean && <Stripes />}
+      <div className="flex items-start gap-4 p-4">
+        <dl className="min-w-0 flex-1 leading-snug">
+          <Row name="out of" text={`${state.name}, job ${number}`} />
+          <Row name="on" text={format(new Date(can.at), 'd MMM yyyy')} />
+          <Row name="in it" text={`${inIt} of ${words([litres(can.capacity)])}`} />
+          <Row name="flash point" text={words(label.flash)} />
+        </dl>
+        <Code text={JSON.stringify(code)} size={112} />
+      </div>
+      <ul className="border-t border-ink px-4 py-2 font-semibold" aria-label="hazards">
+        {label.hazards.map((hazard) => (
+          <li key={hazard}>{hazard}.</li>
+        ))}
+      </ul>
+      <p className="border-t border-ink px-4 py-2">{label.care.join('. ')}.</p>
+    </li>
+  );
+}
+
+/** Told from three metres by its shape alone: a full disc may go back, a crossed octagon may not. */
+const Kept = ({ clean }: { clean: boolean }) => (
+  <svg
+    width="88"
+    height="88"
+    viewBox="0 0 88 88"
+    role="img"
+    aria-label={clean ? 'clean' : 'suspect'}
+    className="shrink-0"
+  >
+    {clean ? (
+      <circle cx="44" cy="44" r="40" fill="var(--ink)" />
+    ) : (
+      <>
+        <path d="M28 5h32l23 23v32L60 83H28L5 60V28Z" fill="none" stroke="var(--ink)" strokeWidth="8" />
+        <path d="M26 26l36 36M62 26 26 62" stroke="var(--ink)" strokeWidth="9" />
+      </>
+    )}
+  </svg>
+);
+
+const Stripes = () => (
+  <svg width="100%" height="28" aria-hidden className="block">
+    <defs>
+      <pattern id="suspect" width="28" height="28" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+        <rect width="14" height="28" fill="var(--ink)" />
+      </pattern>
+    </defs>
+    <rect width="100%" height="28" fill="url(#suspect)" />
+  </svg>
+);
 
 const Row = ({ name, text }: { name: string; text: string }) => (
   <div className="flex gap-3">

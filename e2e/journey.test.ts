@@ -301,7 +301,11 @@ step(
     await ines.type('Mileage', '48 210');
     await ines.tap('[data-action=identity]');
     await ines.sees('Nothing is owed.');
+    // It asks once more: the first tap signs nothing.
     await ines.tap('[data-action=sign]');
+    await ines.sees('After this only an addendum can be added');
+    expect(await count('signed')).toBe(0);
+    await ines.tap('[data-action=sign-now]');
     await ines.page.waitForSelector('[data-record]');
     await ines.sees('plate IS 204');
     const chain = await ines.api<{ brokenAt: number | null }>(`/jobs/${ines.jobId()}/chain`);

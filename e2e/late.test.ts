@@ -27,6 +27,7 @@ test('what was made without knowing a signature waits for the lead, and takes ef
   await bo.stands('[data-band=away]');
   await ines.go(`/jobs/${SALOON}/prove`);
   await ines.tap('[data-action=sign]');
+  await ines.tap('[data-action=sign-now]');
   for (let i = 0; i < 60 && (await log(ines)).at(-1)?.kind !== 'signed'; i++)
     await new Promise((resolve) => setTimeout(resolve, 80));
   const signed = (await log(ines)).at(-1);

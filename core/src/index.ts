@@ -4,6 +4,7 @@ export {
   complaintOf,
   hoursInWords,
   callLine,
+  elsewhere,
   makeCall,
   startingCans,
   type Call,

@@ -4,7 +4,7 @@ import { startingFigures } from '../order/index.ts';
 import { foldJob, logWriter } from '../job/index.ts';
 import { archetypes } from '../vehicle/index.ts';
 import { inWords } from '../quantity/index.ts';
-import { complaintKinds, hoursInWords, makeCall } from './index.ts';
+import { callLine, complaintKinds, elsewhere, hoursInWords, makeCall } from './index.ts';
 
 const opened = (gauge?: number, complaint: 'pump' | 'level' = 'pump', kilograms = { alone: 25, two: 40 }) =>
   foldJob(null, [
@@ -66,5 +66,24 @@ describe('the call', () => {
   test('minutes as people read them', () => {
     expect(hoursInWords({ lo: 118, typ: 150, hi: 240 })).toBe('2.5 h (2–4)');
     expect(hoursInWords({ lo: 42, typ: 51, hi: 78 })).toBe('50 min (40–80)');
+  });
+});
+
+describe('what comes before any lifting', () => {
+  const told = (...more: { kind: 'complaintTest' | 'answer'; body: object }[]) => {
+    const write = logWriter('job');
+    return foldJob(null, [
+      write('opened', { name: 'Van', complaint: 'level', vehicle: archetypes[0]!, gauge: 0.5 }),
+      ...more.map(({ kind, body }) => write(kind, body as never)),
+    ])!;
+  };
+  test('a complaint that does not show itself is the first line', () => {
+    const state = told({ kind: 'complaintTest', body: { test: 'watch the needle', result: 'notShown' } });
+    expect(callLine(state).headline).toMatch(/does not show itself/);
+    expect(elsewhere(told({ kind: 'complaintTest', body: { test: 'watch the needle', result: 'shown' } }))).toBeNull();
+  });
+  test('a needle that does not move is the first line as well', () => {
+    const state = told({ kind: 'answer', body: { question: 'test', of: 'needle', value: 'no' } });
+    expect(callLine(state).headline).toBe('Not the tank yet: gauge or wire does not work.');
   });
 });

@@ -1,9 +1,10 @@
+import { diagnose, type DiagnosisFacts } from '../diagnosis/index.ts';
 import { bestWayOut, drainFacts, shareOut, startingKit, type DrainKit, type DrainWay } from '../drain/index.ts';
 import { roundTo, type Estimate } from '../estimate/index.ts';
 import { drained, judgeHandling, kilogramsOf, litresToTakeOut, tankMass, type Handling } from '../handling/index.ts';
 import type { JobState } from '../job/index.ts';
 import { stopsInWords, type Ahead } from '../foresight/index.ts';
-import { kilograms, litres, say, type Sentence } from '../quantity/index.ts';
+import { inWords, kilograms, litres, say, type Sentence } from '../quantity/index.ts';
 import { couldStop, type CouldStop } from '../needed/index.ts';
 import { safeFillToday, witnessWord, fuelCelsius } from '../tank/index.ts';
 import { AROUND, breakEven, lowerMinutes, waysIn, type WayIn } from '../waysIn/index.ts';
@@ -113,11 +114,22 @@ export function callLine(state: JobState): Pick<Call, 'headline' | 'now' | 'drai
   const now = judgeHandling(tankMass(vehicle, aboard, celsius), shop);
   const after = judgeHandling(tankMass(vehicle, drained(vehicle, aboard), celsius), shop);
   return {
-    headline: headlineOf({ now, after, jack: byJack(vehicle) }),
+    headline: elsewhere(state) ?? headlineOf({ now, after, jack: byJack(vehicle) }),
     now,
     drained: after,
     test: complaintOf(state.complaint),
   };
+}
+
+/**
+ * What comes before any lifting: a complaint that does not show, or a test that points away from the tank; else null.
+ *
+ * @example elsewhere(state) // 'Not the tank yet: the ground loses too much under load.'
+ */
+export function elsewhere(state: Pick<JobState, 'complaintTest'> & DiagnosisFacts): string | null {
+  if (state.complaintTest?.result === 'notShown') return 'It does not show itself: find it before the tank comes down.';
+  const { outcome, reasons } = diagnose(state).verdict;
+  return outcome === 'bad' ? `Not the tank yet: ${inWords(reasons[0]?.text ?? '')}.` : null;
 }
 
 function wayOut(state: JobState, litres: number, tools: { kit: DrainKit; cans: readonly number[] }): Call['wayOut'] {

@@ -1,5 +1,7 @@
 import { complaints } from '../order/index.ts';
 import fc from 'fast-check';
+import { measured } from '../basis/index.ts';
+import { shapeLitres } from '../shape/index.ts';
 import { archetypes, type VehicleFile } from '../vehicle/index.ts';
 import { diagnose, type QuickTest } from './index.ts';
 import { quickTests } from './tests.ts';
@@ -52,23 +54,82 @@ describe('must it come down?', () => {
     expect(told('level', { senderOhms: 'open', needle: 'no' }).verdict.outcome).toBe('bad');
   });
 
-  test('sender ohms against the file, and without one against two families that work (20–80, 52–990 Ω)', () => {
-    const judge = (ohms: string, file: VehicleFile = vehicle) =>
-      told('level', { senderOhms: ohms }, file).tests.find((t) => t.test.id === 'senderOhms')!.judged!;
-    expect(judge('47').points).toBe('nowhere');
-    expect(judge('1200').points).toBe('tank');
-    expect(judge('3').points).toBe('tank');
+  describe('a sender, read in place', () => {
+    // 268 Ω empty, 40 full: the linear curve of a box of 300 mm halves at 154 Ω.
     const known: VehicleFile = {
       ...vehicle,
-      sender: { emptyOhms: { lo: 260, typ: 268, hi: 275 }, fullOhms: { lo: 38, typ: 40, hi: 42 } },
+      sender: { emptyOhms: { lo: 266, typ: 268, hi: 270 }, fullOhms: { lo: 39, typ: 40, hi: 41 } },
     };
-    expect(judge('150', known).points).toBe('elsewhere');
-    expect(judge('400', known).points).toBe('tank');
+    const full = shapeLitres(vehicle.tank.shape);
+    const judge = (ohms: number | 'open', file: VehicleFile = vehicle, share: [number, number] | null = null) =>
+      diagnose({
+        complaint: 'level',
+        vehicle: file,
+        answers: { 'test/senderOhms': ohms },
+        ...(share
+          ? {
+              fuel: {
+                aboard: {
+                  lo: share[0] * full,
+                  typ: ((share[0] + share[1]) / 2) * full,
+                  hi: share[1] * full,
+                  basis: measured,
+                },
+                steps: [],
+              } as never,
+            }
+          : {}),
+      }).tests.find((t) => t.test.id === 'senderOhms')!.judged!;
+
+    test('without the file’s figures one value names no family: unknown, also where only one of them has it', () => {
+      for (const ohms of [3, 47, 200])
+        expect(judge(ohms)).toMatchObject({ points: 'nowhere', verdict: { outcome: 'unknown' } });
+      // Beyond 990, the most any family gives empty (from memory), it is no sound sender.
+      expect(judge(1200)).toMatchObject({ points: 'tank', verdict: { outcome: 'bad' } });
+      expect(judge('open')).toMatchObject({ points: 'tank', verdict: { outcome: 'bad' } });
+    });
+
+    test('within what it gives, but nobody knows the litres: unknown', () => {
+      expect(judge(150, known)).toMatchObject({ points: 'nowhere', verdict: { outcome: 'unknown' } });
+      expect(judge(150, known, [0, 1])).toMatchObject({ verdict: { outcome: 'unknown' } });
+      expect(judge(400, known).points).toBe('tank');
+    });
+
+    test('with the litres: right at this level proves this one point; reading full in an empty tank is the sender', () => {
+      expect(judge(260, known, [0, 0.12])).toMatchObject({ points: 'nowhere', verdict: { outcome: 'doubtful' } });
+      expect(judge(45, known, [0, 0.12])).toMatchObject({ points: 'tank', verdict: { outcome: 'bad' } });
+    });
+  });
+
+  test('the needle that does not move when its wire is grounded points elsewhere', () =>
+    expect(told('level', { senderOhms: '47', needle: 'no' }).verdict.outcome).toBe('bad'));
+
+  test('a dirty sample is not outranked by a filter that hardly flows: both are said', () => {
+    const { verdict } = told('badFuel', { sample: 'yes', filter: 'no' });
+    expect(verdict.outcome).toBe('good');
+    expect(verdict.reasons.map((r) => r.text).join()).toMatch(/does not look clean.*filter may be blocked/);
+  });
+
+  test('a sample that was looked at once is not asked for again', () => {
+    const of = (more: object) => {
+      const facts = { complaint: 'badFuel' as const, vehicle, answers: {}, ...more };
+      return diagnose(facts).tests.find((t) => t.test.id === 'sample')!.judged?.points;
+    };
+    expect(of({})).toBeUndefined();
+    expect(of({ answers: { sample: 'water' } })).toBe('tank');
+    expect(of({ answers: { sample: 'clear' } })).toBe('elsewhere');
+    expect(of({ complaintTest: { result: 'shown' } })).toBe('tank');
+    expect(of({ complaintTest: { result: 'notRun' } })).toBeUndefined();
+  });
+
+  test('rust that holds under the probe is no halt', () => {
+    expect(told('rust', { probe: 'no' }).verdict.outcome).toBe('doubtful');
+    expect(told('rust', { probe: 'yes' }).verdict.outcome).toBe('good');
   });
 
   test('a bigger tank needs no test to come down', () => expect(told('biggerTank', {}).verdict.outcome).toBe('good'));
 
-  test('whatever was answered, it never fails, and one pointer elsewhere always halts', () => {
+  test('whatever was answered, it never fails, and one pointer elsewhere halts unless the tank was seen wrong', () => {
     const answer = (test: QuickTest) =>
       'words' in test.reads ? fc.constantFrom('yes', 'no') : fc.double({ min: 0, max: 2000, noNaN: true }).map(String);
     for (const complaint of complaints)
@@ -83,7 +144,8 @@ describe('must it come down?', () => {
             );
             const { tests, verdict } = told(complaint, answers);
             const elsewhere = tests.some((t) => t.judged?.points === 'elsewhere');
-            expect(verdict.outcome === 'bad').toBe(elsewhere);
+            const stands = tests.some((t) => t.judged?.stands);
+            expect(verdict.outcome === 'bad').toBe(elsewhere && !stands);
             expect(verdict.reasons.length).toBeGreaterThan(0);
             expect(tests.filter((t) => t.judged).length).toBe(Object.keys(answers).length);
           },

@@ -1,11 +1,14 @@
 import { commonPractice } from '../basis/index.ts';
-import type { Complaint } from '../order/index.ts';
+import { SAMPLE } from '../drain/index.ts';
+import type { Complaint, OrderSlice } from '../order/index.ts';
 import { answerTo, askText, type Answered, type Question } from '../questions/index.ts';
 import type { VehicleFile } from '../vehicle/index.ts';
 import type { Verdict } from '../verdict/index.ts';
-import { quickTests, type Judged, type QuickTest } from './tests.ts';
+import type { FuelSlice } from '../tank/index.ts';
+import type { Judged, QuickTest } from './judged.ts';
+import { quickTests } from './tests.ts';
 
-export { type QuickTest } from './tests.ts';
+export { type QuickTest } from './judged.ts';
 
 /** How often a test settles the question for those who come with that complaint, 0 to 1; common practice, no source. */
 const SETTLES: Record<string, number> = {
@@ -52,13 +55,17 @@ interface Diagnosis {
   verdict: Verdict;
 }
 
+/** What it takes to say whether the tank must come down. */
+export type DiagnosisFacts = { complaint: Complaint; vehicle: VehicleFile } & Answered &
+  Partial<Pick<FuelSlice, 'fuel'> & Pick<OrderSlice, 'complaintTest'>>;
+
 /**
  * Must the tank come down at all? From what the quick tests read. One that points elsewhere stops the drop; the minutes
  * of those not run yet are named.
  *
  * @example diagnose(state).verdict.outcome // 'bad': the ground loses 0.4 V
  */
-export function diagnose(state: { complaint: Complaint; vehicle: VehicleFile } & Answered): Diagnosis {
+export function diagnose(state: DiagnosisFacts): Diagnosis {
   const tests = quickTests[state.complaint].map((test): TestState => ({ test, judged: read(test, state) }));
   tests.sort(
     (a, b) =>
@@ -67,10 +74,20 @@ export function diagnose(state: { complaint: Complaint; vehicle: VehicleFile } &
   return { tests, verdict: mustComeDown(tests) };
 }
 
-function read(test: QuickTest, state: { vehicle: VehicleFile } & Answered): Judged | null {
-  const said = answerTo(state, QUICK_TEST, test.id);
+function read(test: QuickTest, state: DiagnosisFacts): Judged | null {
+  const said = answerTo(state, QUICK_TEST, test.id) ?? (test.id === 'sample' ? sampleSaid(state) : undefined);
   const fits = typeof said === 'number' || 'words' in test.reads || said === 'open';
-  return said === undefined || !fits ? null : test.judge(said, state.vehicle);
+  return said === undefined || !fits
+    ? null
+    : test.judge(said, { vehicle: state.vehicle, aboard: state.fuel?.aboard ?? null });
+}
+
+/** The sample was looked at already, as the complaint’s own test or beside the cans: it is not asked for again. */
+function sampleSaid(state: DiagnosisFacts): 'yes' | 'no' | undefined {
+  const look = answerTo(state, SAMPLE);
+  if (look !== undefined) return look === 'clear' ? 'no' : 'yes';
+  const own = state.complaint === 'badFuel' ? state.complaintTest?.result : undefined;
+  return own === 'shown' ? 'yes' : own === 'notShown' ? 'no' : undefined;
 }
 
 function mustComeDown(tests: readonly TestState[]): Verdict {
@@ -84,6 +101,13 @@ function mustComeDown(tests: readonly TestState[]): Verdict {
   const run = tests.flatMap((t) => (t.judged ? [t.judged] : []));
   const left = tests.filter((t) => !t.judged);
   const elsewhere = run.filter((j) => j.points === 'elsewhere');
+  const stands = run.filter((j) => j.stands);
+  if (stands.length > 0)
+    return {
+      outcome: 'good',
+      reasons: [...stands, ...elsewhere].flatMap((j) => j.verdict.reasons),
+      next: [...stands, ...elsewhere].flatMap((j) => j.verdict.next),
+    };
   if (elsewhere.length > 0)
     return {
       outcome: 'bad',

@@ -19,19 +19,19 @@ const lines: { id: string; name: string; why: string; for: readonly string[] }[]
     id: 'ports',
     name: 'ports, their number and place',
     why: 'months have gone into a port nobody could fit',
-    for: ['pump', 'level', 'biggerTank'],
+    for: ['pump', 'level', 'biggerTank', 'leak', 'rust'],
   },
   {
     id: 'threads',
     name: 'threads and tube sizes',
     why: 'a thread nobody can name stops the job',
-    for: ['biggerTank', 'pump'],
+    for: ['biggerTank', 'pump', 'leak', 'rust'],
   },
   {
     id: 'functions',
     name: 'valves and shut-offs',
     why: 'the old one had a shut-off, the new one has none',
-    for: ['biggerTank', 'pump'],
+    for: ['biggerTank', 'pump', 'leak', 'rust', 'badFuel', 'hose'],
   },
   {
     id: 'ohms',
@@ -45,7 +45,7 @@ const lines: { id: string; name: string; why: string; for: readonly string[] }[]
     id: 'flange',
     name: 'flange and mounting',
     why: 'a flange too large does not seal',
-    for: ['pump', 'level', 'biggerTank'],
+    for: ['pump', 'level', 'biggerTank', 'leak', 'rust'],
   },
   {
     id: 'pressure',
@@ -57,7 +57,25 @@ const lines: { id: string; name: string; why: string; for: readonly string[] }[]
     id: 'capacity',
     name: 'capacity and length',
     why: 'straps and lines were made for the old one',
-    for: ['biggerTank'],
+    for: ['biggerTank', 'leak', 'rust'],
+  },
+  {
+    id: 'filter',
+    name: 'filter: ports, flow arrow, pressure',
+    why: 'turned about or too weak it bursts or starves',
+    for: ['badFuel', 'pump'],
+  },
+  {
+    id: 'bore',
+    name: 'hose: bore, bends, length',
+    why: 'one size up no clamp seals; too short it pulls when the tank is home',
+    for: ['hose', 'leak'],
+  },
+  {
+    id: 'grade',
+    name: 'hose: the printed grade',
+    why: 'return hose softens inside a tank and bursts at injection pressure',
+    for: ['hose', 'badFuel', 'pump'],
   },
 ];
 

@@ -84,7 +84,7 @@ export function neededFor(state: NeededFacts): Needed[] {
       why,
     }: { name: string; kind: Needed['kind']; rule: NeededRule; count: number; why: Sentence },
   ) => list.push({ id, name, kind, rule, count, why });
-  const ring = ['pump', 'level', 'badFuel', 'rust', 'biggerTank'].includes(complaint);
+  const ring = complaint !== 'hose';
   if (ring)
     need('seal', {
       name: 'ring seal',
@@ -99,6 +99,22 @@ export function neededFor(state: NeededFacts): Needed[] {
     need('sender', { name: 'level sender', kind: 'part', rule: 'always', count: 1, why: 'the complaint' });
   if (complaint === 'biggerTank')
     need('tank', { name: 'the other tank', kind: 'part', rule: 'always', count: 1, why: 'the complaint' });
+  if (complaint === 'leak' || complaint === 'rust')
+    need('tank', {
+      name: 'another tank, if this one is past mending',
+      kind: 'part',
+      rule: 'ifBad',
+      count: 1,
+      why: 'what the probe and the light find decides; it may take days to come',
+    });
+  if (complaint === 'hose')
+    need('hose-new', {
+      name: 'the hose, by the length, of the printed grade',
+      kind: 'hose',
+      rule: 'always',
+      count: 1,
+      why: 'the complaint; cut it once the tank is home',
+    });
   if (complaint === 'biggerTank' || complaint === 'pump')
     need('adapters', {
       name: 'adapters from line to port, size by size',
@@ -172,7 +188,7 @@ export function neededFor(state: NeededFacts): Needed[] {
       count: hoses,
       why: 'old ones crack when bent once more',
     });
-  if (complaint === 'pump' || complaint === 'level' || complaint === 'biggerTank')
+  if (complaint !== 'hose' && complaint !== 'badFuel')
     need('carry', {
       name: 'clips, breather, grommet, plug, hanger of the old part',
       kind: 'part',

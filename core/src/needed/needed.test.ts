@@ -84,8 +84,19 @@ describe('could stop you', () => {
     expect(couldStop(job('level', { 'compare plug': 'carried' }), null).some((c) => c.text.startsWith('plug'))).toBe(
       false,
     );
-    expect(compareList(job('hose'))).toEqual([]);
   });
+});
+
+test('whatever goes in is held against the old one, and brings what it seals with: leak, rust, bad fuel, hose as well', () => {
+  const ids = (complaint: Complaint) => compareList(job(complaint)).map((c) => c.id);
+  expect(ids('hose')).toEqual(expect.arrayContaining(['bore', 'grade']));
+  expect(ids('leak')).toEqual(expect.arrayContaining(['ports', 'flange', 'capacity']));
+  expect(ids('rust')).toEqual(ids('leak').filter((id) => id !== 'bore'));
+  expect(ids('badFuel')).toContain('filter');
+  for (const complaint of ['leak', 'rust', 'badFuel'] as const)
+    expect(item(job(complaint), 'seal')).toMatchObject({ rule: 'always' });
+  expect(item(job('leak'), 'tank')).toMatchObject({ rule: 'ifBad' });
+  expect(item(job('hose'), 'hose-new')).toMatchObject({ rule: 'always' });
 });
 
 describe('done once, in one order (common practice, no source)', () => {

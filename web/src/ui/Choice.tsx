@@ -1,4 +1,5 @@
 import { Check } from 'lucide-react';
+import { ToggleGroup } from 'radix-ui';
 import type { ReactNode } from 'react';
 
 interface ChoiceProps<T extends string> {
@@ -14,21 +15,21 @@ export function Choice<T extends string>({ label, value, options, onChoose, colu
   return (
     <fieldset className="min-w-0">
       <legend className="pb-1 text-quiet">{label}</legend>
-      <div className={`grid gap-3 ${columns}`}>
+      <ToggleGroup.Root
+        type="single"
+        aria-label={label}
+        className={`grid gap-3 ${columns}`}
+        value={value ?? ''}
+        // The one that is down stays down: a choice is changed, not emptied.
+        onValueChange={(chosen) => chosen !== '' && onChoose(chosen as T)}
+      >
         {options.map((option) => (
-          <button
-            key={option.value}
-            type="button"
-            className="btn"
-            aria-pressed={value === option.value}
-            disabled={option.disabled}
-            onClick={() => onChoose(option.value)}
-          >
+          <ToggleGroup.Item key={option.value} value={option.value} className="btn" disabled={option.disabled ?? false}>
             {value === option.value && <Check size={20} aria-hidden className="shrink-0" />}
             {option.label}
-          </button>
+          </ToggleGroup.Item>
         ))}
-      </div>
+      </ToggleGroup.Root>
     </fieldset>
   );
 }

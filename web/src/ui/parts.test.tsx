@@ -132,9 +132,18 @@ describe('choices for gloves', () => {
         <PickMany things={[{ id: 'a' }, { id: 'b', name: 'the b' }]} picked={['a']} onPick={picked} />
       </>,
     );
-    expect(screen.getByRole('button', { name: 'one' }).getAttribute('aria-pressed')).toBe('true');
-    await user.click(screen.getByRole('button', { name: 'two' }));
+    expect(screen.getByRole('radio', { name: 'one' }).getAttribute('aria-checked')).toBe('true');
+    await user.click(screen.getByRole('radio', { name: 'two' }));
     expect(chosen).toHaveBeenCalledWith('two');
+    // What is down stays down.
+    await user.click(screen.getByRole('radio', { name: 'one' }));
+    expect(chosen).toHaveBeenCalledTimes(1);
+    // By keyboard the arrows look, and only a key of its own chooses.
+    await user.keyboard('{ArrowRight}');
+    expect(document.activeElement?.textContent).toBe('two');
+    expect(chosen).toHaveBeenCalledTimes(1);
+    await user.keyboard('{Enter}');
+    expect(chosen).toHaveBeenCalledTimes(2);
     await user.click(screen.getByRole('button', { name: 'the b' }));
     expect(picked).toHaveBeenLastCalledWith(['a', 'b']);
     await user.click(screen.getByRole('button', { name: 'a' }));

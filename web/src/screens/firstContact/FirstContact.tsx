@@ -76,7 +76,7 @@ export default function FirstContact() {
   const begin = async () => {
     if (!file || !complaint) return;
     const jobId = newId();
-    const name = known ? known.name.split(',')[0]! : `On the lift, ${place}`;
+    const name = known ? known.name : `On the lift, ${place}`;
     await jobStore(jobId).append(me?.id ?? '', 'opened', {
       name,
       complaint,
@@ -153,8 +153,8 @@ export default function FirstContact() {
               />
             )}
             <Choice
-              label="Tank"
-              value={shell}
+              label={`Tank; usually ${shell} here`}
+              value={material}
               onChoose={setMaterial}
               options={[
                 { value: 'plastic', label: 'Plastic' },

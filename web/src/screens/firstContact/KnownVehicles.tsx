@@ -21,7 +21,7 @@ export function KnownVehicles({ files, chosen, onChoose }: KnownProps) {
             aria-pressed={chosen?.id === file.id}
             onClick={() => onChoose(chosen?.id === file.id ? null : file)}
           >
-            {file.name.split(',')[0]}
+            {file.name}
           </button>
         ))}
       </div>

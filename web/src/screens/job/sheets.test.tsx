@@ -36,7 +36,7 @@ describe('before anything is cut', () => {
     atJob(<CutSheet about={null} open onClose={nothing} />);
     expect(screen.getByText(/Cold cut only/).textContent).toMatch(/service information/);
     await user.click(screen.getByRole('button', { name: triedFirst.clamp[0]! }));
-    await user.click(screen.getByRole('button', { name: 'Body' }));
+    await user.click(screen.getByRole('radio', { name: 'Body' }));
     for (const what of triedFirst.body)
       expect(screen.getByRole('button', { name: what }).getAttribute('aria-pressed')).toBe('false');
   });
@@ -190,12 +190,12 @@ describe('how far down', () => {
   test('part-way is chosen with a tap and unchosen with another', async () => {
     const user = userEvent.setup();
     const job = atJob(<HowFar />);
-    const part = () => screen.getByRole('button', { name: /Part-way, top at 150 mm/ });
-    expect(screen.getByRole('button', { name: /All the way out/ }).getAttribute('aria-pressed')).toBe('true');
+    const part = () => screen.getByRole('radio', { name: /Part-way, top at 150 mm/ });
+    expect(screen.getByRole('radio', { name: /All the way out/ }).getAttribute('aria-checked')).toBe('true');
     await user.click(part());
     expect(job.state().goal).toBe(150);
-    expect(part().getAttribute('aria-pressed')).toBe('true');
-    await user.click(screen.getByRole('button', { name: /All the way out/ }));
+    expect(part().getAttribute('aria-checked')).toBe('true');
+    await user.click(screen.getByRole('radio', { name: /All the way out/ }));
     expect(job.state().goal).toBeNull();
   });
 
@@ -203,7 +203,7 @@ describe('how far down', () => {
     const [opened] = logOf([]);
     const leak = { ...opened!, body: { ...(opened!.body as object), complaint: 'leak' } } as Entry;
     atJob(<HowFar />, [leak]);
-    expect((screen.getByRole('button', { name: /Part-way/ }) as HTMLButtonElement).disabled).toBe(true);
+    expect((screen.getByRole('radio', { name: /Part-way/ }) as HTMLButtonElement).disabled).toBe(true);
     expect(screen.getByText('Not part-way: the tank itself must come out.')).toBeTruthy();
   });
 

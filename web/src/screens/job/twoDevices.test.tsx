@@ -37,7 +37,7 @@ describe('two devices that say different things', () => {
     expect(strap('pose').textContent).toContain('say where it hangs');
     await user.click(strap('pose'));
     expect(job.log).toHaveLength(3);
-    await user.click(screen.getByRole('button', { name: /25 mm.*as device 1 has it/ }));
+    await user.click(screen.getByRole('radio', { name: /25 mm.*as device 1 has it/ }));
     await user.click(strap('pose'));
     expect(job.log.at(-1)).toMatchObject({ kind: 'settled', body: { key: 'pose', pose: { f: 25, r: 25 } } });
     expect(job.state().pose).toEqual({ f: 25, r: 25 });
@@ -47,7 +47,7 @@ describe('two devices that say different things', () => {
   test('measured elsewhere: both ends are wanted, on the grid of the stops, and nonsense is no height', async () => {
     const user = userEvent.setup();
     const job = disputed('stopDone', stop(25), stop(60));
-    await user.click(screen.getByRole('button', { name: /Elsewhere/ }));
+    await user.click(screen.getByRole('radio', { name: /Elsewhere/ }));
     const [first, second] = job.state().vehicle.ends.map((end) => screen.getByLabelText(`${end} end hangs`));
     await user.type(first!, '42');
     await user.type(second!, 'low');

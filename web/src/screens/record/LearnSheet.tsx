@@ -1,3 +1,4 @@
+import { Checkbox } from 'radix-ui';
 import { lessons, taught, type JobState, type Lesson, type Range, type VehicleFile } from '@iron-cradle/core';
 import { useQueryClient } from '@tanstack/react-query';
 import { useId, useState } from 'react';
@@ -49,14 +50,12 @@ export function LearnSheet({ state, onClose }: LearnSheetProps) {
       <ul className="ruled">
         {list.map((lesson) => (
           <li key={lesson.path}>
-            <button
-              type="button"
-              role="checkbox"
-              aria-checked={!off.includes(lesson.path)}
+            <Checkbox.Root
+              checked={!off.includes(lesson.path)}
               data-lesson={lesson.path}
               className="flex min-h-18 w-full items-center gap-4 py-2 text-left"
-              onClick={() =>
-                setOff(off.includes(lesson.path) ? off.filter((p) => p !== lesson.path) : [...off, lesson.path])
+              onCheckedChange={(on) =>
+                setOff(on === true ? off.filter((p) => p !== lesson.path) : [...off, lesson.path])
               }
             >
               <span className="min-w-0 flex-1">
@@ -72,7 +71,7 @@ export function LearnSheet({ state, onClose }: LearnSheetProps) {
                 aria-hidden
                 className={`size-8 shrink-0 rounded-[2px] border-2 ${off.includes(lesson.path) ? 'border-edge' : 'border-ink bg-ink'}`}
               />
-            </button>
+            </Checkbox.Root>
           </li>
         ))}
       </ul>

@@ -42,6 +42,18 @@ describe('the record', () => {
     expect(page()).toContain('kept 4 L as suspect');
   });
 
+  test('a test that was not run before shows no cure, and a complaint is no finding', () => {
+    const { sentences } = show(
+      { kind: 'complaintTest', body: { test: 'volts at the plug', result: 'notRun' } },
+      { kind: 'finding', body: { what: 'pump', where: 'inside', verdict: 'bad' } },
+      { kind: 'finding', body: { what: 'test stop', where: 'a line', verdict: 'bad' } },
+      { kind: 'complaintAgain', body: { result: 'passed' } },
+    );
+    expect(sentences[0]).toContain('it was not run');
+    expect(sentences[4]).toMatch(/was not run, so that shows no cure\.$/);
+    expect(sentences[1]).toBe('Nothing was found bad on the bench.');
+  });
+
   test('what was left off stands before everything else, with who agreed and until when', () => {
     show(
       { kind: 'cleared', body: { key: 'obstruction:shield' } },

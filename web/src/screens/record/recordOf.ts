@@ -1,5 +1,6 @@
 import {
   chords,
+  complaintOf,
   foldJob,
   fuelBalance,
   inWords,
@@ -7,6 +8,7 @@ import {
   litres as inLitres,
   shortName,
   splitKey,
+  TEST_STOP,
   type Balance,
   type Chord,
   type JobFile,
@@ -52,7 +54,11 @@ export function recordOf(file: JobFile, units: UnitSystem = 'metric'): JobRecord
   const closed = lines.filter((i) => i.state === 'closed').length;
   const dry = state.joints.filter((j) => j.verdict.outcome === 'good').length;
   const out = state.containers.reduce((sum, c) => sum + c.litres, 0);
-  const bad = state.findings.filter((f) => f.verdict === 'bad').map((f) => f.what);
+  // A test stop is a proof, and the complaint is no finding: what was found is what was looked at.
+  const said = [TEST_STOP, complaintOf(state.complaint).name.toLowerCase()];
+  const bad = [...new Set(state.findings.filter((f) => f.verdict === 'bad').map((f) => f.what))].filter(
+    (what) => !said.includes(what.toLowerCase()),
+  );
   const balance = fuelBalance(state);
   const test = state.complaintTest;
   const again = state.complaintAgain;
@@ -65,9 +71,11 @@ export function recordOf(file: JobFile, units: UnitSystem = 'metric'): JobRecord
     lines.length === 0
       ? 'No line was parted.'
       : `${lines.length} ${lines.length === 1 ? 'end was' : 'ends were'} parted and ${closed} ${closed === 1 ? 'is' : 'are'} closed; ${dry} ${dry === 1 ? 'joint was' : 'joints were'} seen dry with fuel behind.`,
-    again
-      ? `After the repair the same test ${resultWords[again.result]}${again.words ? `: ${again.words}` : ''}.`
-      : 'The same test was not run again.',
+    again === null
+      ? 'The same test was not run again.'
+      : test?.result === 'shown'
+        ? `After the repair the same test ${resultWords[again.result]}${again.words ? `: ${again.words}` : ''}.`
+        : `After the repair the complaint’s test ${resultWords[again.result]}${again.words ? `: ${again.words}` : ''}; before it ${test?.result === 'notShown' ? 'did not show the fault' : 'was not run'}, so that shows no cure.`,
   ];
   return { state, title: `${state.name}, ${titleOf(state)}`, sentences, chords: chords(state), name, file };
 }

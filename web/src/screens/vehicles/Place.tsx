@@ -1,5 +1,6 @@
 import type { VehicleFile } from '@iron-cradle/core';
 import { useId } from 'react';
+import { Slide } from '../../ui/Slide.tsx';
 
 interface PlaceProps {
   file: VehicleFile;
@@ -18,15 +19,13 @@ export function Place({ file, x, onChange }: PlaceProps) {
       </label>
       <div className="flex items-center gap-4">
         <span className="text-quiet">{first}</span>
-        <input
-          type="range"
-          aria-label={`along the tank, dragged, ${x} mm from the ${first} end`}
-          className="h-11 min-w-0 flex-1 accent-(--work)"
+        <Slide
+          label={`along the tank, dragged, ${x} mm from the ${first} end`}
           min={0}
           max={file.length}
           step={5}
           value={x}
-          onChange={(event) => onChange(Number(event.target.value))}
+          onSlide={onChange}
         />
         <span className="text-quiet">{second}</span>
         <input

@@ -133,9 +133,9 @@ describe('one connection', () => {
   test('kind, fitting, wet and people are kept as chosen', async () => {
     const { line, user } = open('vent');
     await user.selectOptions(screen.getByLabelText('Fitting'), 'ear-clamp');
-    await user.click(screen.getByRole('button', { name: 'wet' }));
+    await user.click(screen.getByRole('radio', { name: 'wet' }));
     const parts = within(screen.getByRole('region', { name: 'Parts at' }));
-    await user.click(parts.getAllByRole('button', { name: 'two' })[0]!);
+    await user.click(parts.getAllByRole('radio', { name: 'two' })[0]!);
     expect(line()).toMatchObject({ fitting: 'ear-clamp', wetWhenOpen: true, part: [{ people: 2 }] });
     // What a hand reaches going up is another matter.
     expect(line()!.make[0]!.people).toBe(given.connections.find((c) => c.id === 'vent')!.make[0]!.people);
@@ -182,7 +182,11 @@ describe('a place along the tank', () => {
     const input = screen.getByRole('spinbutton', { name: `Along the tank, mm from the ${given.ends[0]} end` });
     await userEvent.setup().type(input, '5');
     expect(to.at(-1)).toBe(3005);
-    expect(screen.getByRole('slider').getAttribute('max')).toBe(String(given.length));
+    const thumb = screen.getByRole('slider');
+    expect(thumb.getAttribute('aria-valuemax')).toBe(String(given.length));
+    thumb.focus();
+    await userEvent.setup().keyboard('{ArrowRight}');
+    expect(to.at(-1)).toBe(305);
   });
 
   test('dragged, only the thing dragged moves, in a copy', () => {

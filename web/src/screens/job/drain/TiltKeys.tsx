@@ -1,5 +1,5 @@
 import type { Tilt } from '@iron-cradle/core';
-import { useId } from 'react';
+import { Slide } from '../../../ui/Slide.tsx';
 
 interface TiltKeysProps {
   tilt: Tilt;
@@ -44,13 +44,10 @@ function Way({
   most: number;
   onValue: (v: number) => void;
 }) {
-  const id = useId();
   const to = (v: number) => onValue(Math.min(most, Math.max(-most, Math.round(v / STEP) * STEP)));
   return (
     <div>
-      <label htmlFor={id} className="text-quiet">
-        {label}
-      </label>
+      <p className="text-quiet">{label}</p>
       <div className="flex items-center gap-3">
         <button
           type="button"
@@ -60,16 +57,7 @@ function Way({
         >
           −
         </button>
-        <input
-          id={id}
-          type="range"
-          min={-most}
-          max={most}
-          step={STEP}
-          value={value}
-          className="h-11 min-w-0 flex-1 accent-[var(--work)]"
-          onChange={(event) => to(Number(event.target.value))}
-        />
+        <Slide label={label} min={-most} max={most} step={STEP} value={value} onSlide={to} />
         <button
           type="button"
           className="btn w-16"

@@ -2,6 +2,7 @@ import { afterStop, descended, poseInWords, type JobState } from '@iron-cradle/c
 import { useState } from 'react';
 import { useUnits } from '../../../app/units.ts';
 import { Hang } from '../../../drawings/hang/Hang.tsx';
+import { Slide } from '../../../ui/Slide.tsx';
 import type { Descent } from './useDescent.ts';
 
 interface StageProps {
@@ -40,21 +41,20 @@ export function Stage({ descent, width, height, onLine }: StageProps) {
           units={units}
         />
       </div>
-      <label className="flex h-14 shrink-0 items-center gap-4 border-t border-rule px-6">
+      <div className="flex h-14 shrink-0 items-center gap-4 border-t border-rule px-6">
         <span className="w-48 shrink-0 text-quiet">
           {later ? `if all is as likely: ${poseInWords(shown!.pose, ends, units)}` : 'now'}
         </span>
-        <input
-          type="range"
-          className="h-11 min-w-0 flex-1 accent-(--work)"
-          aria-label="along the plan"
-          aria-valuetext={later ? poseInWords(shown!.pose, ends, units) : 'now'}
+        <Slide
+          label="along the plan"
+          said={later ? poseInWords(shown!.pose, ends, units) : 'now'}
           min={0}
           max={walk.length - 1}
+          step={1}
           value={step}
-          onChange={(event) => setAt({ entry: newest, step: Number(event.target.value) })}
+          onSlide={(to) => setAt({ entry: newest, step: to })}
         />
-      </label>
+      </div>
     </div>
   );
 }

@@ -1,4 +1,4 @@
-import { callLine, diagnose, kilogramsOf, kitOf, type Call } from '@iron-cradle/core';
+import { callLine, elsewhere, diagnose, kilogramsOf, kitOf, type Call } from '@iron-cradle/core';
 import { useMemo, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { Kilograms } from '../../../drawings/kilograms/Kilograms.tsx';
@@ -36,11 +36,20 @@ export default function Plan() {
   const diagnosis = diagnose(state);
   const { test } = line;
   const told = state.complaintTest;
+  const first = elsewhere(state);
+  const notShown = told?.result === 'notShown';
   return (
     <div className="flex flex-1 flex-col wide:flex-row wide:overflow-hidden">
       <StationRail now="plan" />
       <main className="flex min-w-0 flex-1 flex-col bg-sheet px-4 pt-5 mid:px-11 mid:pt-6 wide:overflow-y-auto">
         <h1 className="pb-4 text-32 mid:text-48">{line.headline}</h1>
+        {first !== null && (
+          <p className="pb-3">
+            <Link to={`/jobs/${jobId}/safe`} className="link inline-flex min-h-11 items-center">
+              It comes down all the same: make it safe
+            </Link>
+          </p>
+        )}
         <Kilograms call={line} alone={alone} two={two} />
         <div className="ruled mt-4 border-t border-rule">
           {diagnosis.tests.length > 0 && (
@@ -84,12 +93,18 @@ export default function Plan() {
           <Link to={`/jobs/${jobId}/quote`} className="btn min-h-18">
             Quote for the owner
           </Link>
-          <Strap
-            onClick={() => void navigate(`/jobs/${jobId}/safe`)}
-            waitsFor={told ? undefined : 'record the complaint’s test first'}
-          >
-            Make it safe
-          </Strap>
+          {first === null ? (
+            <Strap
+              onClick={() => void navigate(`/jobs/${jobId}/safe`)}
+              waitsFor={told ? undefined : 'record the complaint’s test first'}
+            >
+              Make it safe
+            </Strap>
+          ) : (
+            <Strap data-action="test-first" onClick={() => setSheet(notShown ? 'complaint' : 'tests')}>
+              {notShown ? 'Run its test again' : 'Test again'}
+            </Strap>
+          )}
         </div>
       </main>
       <aside className="shrink-0 border-t border-rule p-4 mid:px-11 wide:w-[22rem] wide:overflow-y-auto wide:border-l wide:border-t-0 wide:p-6">

@@ -14,6 +14,7 @@ import { Fill } from './Fill.tsx';
 import { Identity } from './Identity.tsx';
 import { Joints } from './Joints.tsx';
 import { OwedSheet } from './OwedSheet.tsx';
+import { useSingly } from '../../../ui/useSingly.ts';
 import { useWords, Words } from '../../../ui/Words.tsx';
 
 /** Prove: joint by joint, first fill, the complaint's own test again; then the signature. */
@@ -45,8 +46,10 @@ export default function Prove() {
 
 /** What is still owed, and the signature. */
 function Signing() {
-  const { state, jobId, enter } = useJob();
+  const { state, jobId, me, enter } = useJob();
   const navigate = useNavigate();
+  const [asking, setAsking] = useState(false);
+  const singly = useSingly(String(asking));
   const [debt, setDebt] = useState<Debt | null>(null);
   const debts = owed(state);
   const words = useWords();
@@ -100,9 +103,27 @@ function Signing() {
         )}
       </section>
       <div className="sticky bottom-0 grid gap-3 border-t border-rule bg-sheet p-4 wide:px-5">
-        <Strap data-action="sign" onClick={() => void sign()} waitsFor={debts[0] ? words(debts[0].text) : undefined}>
-          Sign the job
-        </Strap>
+        {asking && debts.length === 0 ? (
+          <div className="grid gap-3" role="group" aria-label="the signature" data-singly>
+            <p className="font-semibold">
+              {`${me.name} signs ${state.name}: ${state.joints.filter((j) => j.verdict.outcome === 'good').length} joints dry, ${state.deviations.length === 0 ? 'nothing left off' : `${state.deviations.length} left off with a reason`}. After this only an addendum can be added.`}
+            </p>
+            <Strap data-action="sign-now" onClick={() => singly(() => void sign())}>
+              I sign it
+            </Strap>
+            <button type="button" className="btn" data-action="not-yet" onClick={() => setAsking(false)}>
+              Not yet
+            </button>
+          </div>
+        ) : (
+          <Strap
+            data-action="sign"
+            onClick={() => setAsking(true)}
+            waitsFor={debts[0] ? words(debts[0].text) : undefined}
+          >
+            Sign the job
+          </Strap>
+        )}
         <div className="mid:hidden">
           <TakeBack />
         </div>

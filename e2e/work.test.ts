@@ -1,3 +1,4 @@
+import { createConnection } from 'mariadb';
 import { readdirSync, readFileSync } from 'node:fs';
 import { gzipSync } from 'node:zlib';
 import type { Browser } from 'puppeteer-core';
@@ -86,6 +87,39 @@ test('server killed, reload, still away: the stop is there, and arrives once the
   const after = await entries(ines, 'demo-minibus');
   expect(after.slice(before).map((e) => e.kind)).toEqual(['surprise', expect.stringMatching(/stopDone|crept/)]);
   expect(await ines.api('/jobs/demo-minibus/chain')).toMatchObject({ brokenAt: null });
+  await ines.page.close();
+}, 60_000);
+
+test('a database put back from a copy: the server’s height stands under a band, what only this device has is listed', async () => {
+  const ines = await asInes(wide);
+  await ines.go('/jobs/demo-minibus/drop');
+  await ines.stands('[data-freed], [data-action=as-said]');
+  const kept = await entries(ines, 'demo-minibus');
+  if (await ines.page.$('[data-freed="40"]')) await ines.tap('[data-freed="40"]');
+  await ines.tap('[data-action=as-said]');
+  for (let i = 0; i < 60 && (await entries(ines, 'demo-minibus')).length <= kept.length; i++) await wait(100);
+  const more = (await entries(ines, 'demo-minibus')).length - kept.length;
+  expect(more).toBeGreaterThan(0);
+  await wait(500);
+  await shop.kill();
+  const db = await createConnection(shop.db.url());
+  await db.query('DELETE FROM entries WHERE job_id = ? AND seq > ?', ['demo-minibus', kept.length]);
+  await db.query('DELETE FROM job_states WHERE job_id = ?', ['demo-minibus']);
+  await db.end();
+  await shop.start();
+  await ines.page.waitForSelector('[data-put-back]', { timeout: 15_000 });
+  await ines.page.waitForFunction(
+    (n) => document.querySelectorAll('[data-not-taken="kept back"]').length === n,
+    {},
+    more,
+  );
+  await ines.tapText('Seen');
+  await ines.page.waitForSelector('[data-put-back]', { hidden: true });
+  // Let go of here, they are gone; the job goes on.
+  for (let i = 0; i < more; i++) await ines.tapText('Let it go');
+  await ines.page.waitForSelector('[data-not-taken]', { hidden: true });
+  expect(await entries(ines, 'demo-minibus')).toHaveLength(kept.length);
+  expect(ines.errors).toEqual([]);
   await ines.page.close();
 }, 60_000);
 

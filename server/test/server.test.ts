@@ -158,6 +158,27 @@ describe('the log', () => {
   }, 20_000);
 });
 
+describe('what a device holds, by its hash', () => {
+  test('the same history is carried on; another one, or a longer one, is answered with the whole', async () => {
+    const all = (await one.call('GET', '/jobs/job-a/entries')).json as { entries: { seq: number; hash: string }[] };
+    const at = all.entries[0]!;
+    const ask = async (since: number, hash: string) =>
+      (await one.call('GET', `/jobs/job-a/entries?since=${since}&hash=${hash}`)).json as typeof all & {
+        putBack: boolean;
+      };
+    expect(await ask(at.seq, at.hash)).toMatchObject({ putBack: false });
+    expect((await ask(at.seq, at.hash)).entries).toHaveLength(all.entries.length - 1);
+    for (const [since, hash] of [
+      [at.seq, 'f'.repeat(64)],
+      [all.entries.length + 3, at.hash],
+    ] as const) {
+      const told = await ask(since, hash);
+      expect(told.putBack).toBe(true);
+      expect(told.entries.map((e) => e.seq)).toEqual(all.entries.map((e) => e.seq));
+    }
+  });
+});
+
 describe('the chain', () => {
   test('a changed letter is found where it stands', async () => {
     const db = await openDatabase(shop.db.url());

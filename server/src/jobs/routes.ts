@@ -52,11 +52,18 @@ export function jobRoutes(db: Database, bell: Bell, states: States): Router {
       throw new InputError('since', String(request.query.since), 'a whole number of entries');
     const job = await db.models.Job.findByPk(request.params.id);
     if (!job) throw notFound('job');
+    // What it holds last, by its hash: where that is not what stands here, its history is another one, and it gets the whole.
+    const { hash } = request.query;
+    const last =
+      since > 0 && typeof hash === 'string'
+        ? await db.models.Entry.findOne({ where: { jobId: job.id, seq: since } })
+        : null;
+    const putBack = since > 0 && typeof hash === 'string' && last?.hash !== hash;
     const rows = await db.models.Entry.findAll({
-      where: { jobId: job.id, seq: { [Op.gt]: since } },
+      where: { jobId: job.id, seq: { [Op.gt]: putBack ? 0 : since } },
       order: [['seq', 'ASC']],
     });
-    response.json({ number: job.number, entries: rows.map(entryOf) });
+    response.json({ number: job.number, entries: rows.map(entryOf), putBack });
   });
 
   routes.use('/:id/photos', photoRoutes(db));

@@ -26,6 +26,8 @@ export interface JobView {
   state: JobState | null;
   /** Every entry this device holds, in order: the confirmed ones, then what is on its way. */
   log: readonly Entry[];
+  /** The shop’s history was put back: when its newest entry came in, ISO time, until somebody saw it. */
+  putBack: string | null;
 }
 
 /** What is entered, by whom, and who said it first where it is entered anew. */
@@ -47,7 +49,7 @@ export class JobStore {
   private ahead: Entry[] = [];
   private pending: Entry[] = [];
   private base: JobState | null = null;
-  private view: JobView = { status: 'loading', number: null, state: null, log: [] };
+  private view: JobView = { status: 'loading', number: null, state: null, log: [], putBack: null };
   private listeners = new Set<() => void>();
   private stream: EventSource | null = null;
   private stopHearing: (() => void) | null = null;
@@ -95,16 +97,18 @@ export class JobStore {
   private catchUp = async (): Promise<void> => {
     if (!this.stopHearing) return;
     try {
-      const { number, entries } = await get<{ number: number; entries: Entry[] }>(
-        `/jobs/${this.jobId}/entries?since=${this.lastSeq()}`,
+      const hash = this.confirmed.at(-1)?.hash;
+      const { number, entries, putBack } = await get<{ number: number; entries: Entry[]; putBack?: boolean }>(
+        `/jobs/${this.jobId}/entries?since=${this.lastSeq()}${hash ? `&hash=${hash}` : ''}`,
       );
       this.view = { ...this.view, number };
-      await this.keep(entries);
+      if (putBack) await this.replace(entries);
+      else await this.keep(entries);
       this.listen();
       void ensureBlock(this.jobId);
     } catch (error) {
       if (error instanceof ApiProblem && error.status === 404 && this.confirmed.length + this.pending.length === 0) {
-        this.view = { status: 'missing', number: null, state: null, log: [] };
+        this.view = { ...this.view, status: 'missing', number: null, state: null, log: [] };
         this.tell();
         return;
       }
@@ -116,9 +120,13 @@ export class JobStore {
   private listen(): void {
     this.stream?.close();
     this.stream = new EventSource(`/api/jobs/${this.jobId}/events?since=${this.lastSeq()}`);
+    let first = true;
     this.stream.onopen = () => {
       setLine({ server: 'here' });
       deliver();
+      // Heard again after a silence: the server may stand on another history now.
+      if (!first) void this.catchUp();
+      first = false;
     };
     this.stream.addEventListener(
       'entry',
@@ -147,6 +155,43 @@ export class JobStore {
     await tx.done;
     this.confirm(entries);
   }
+
+  /**
+   * The shop’s history was put back from a copy: the server’s stands, also for where the tank hangs. What only this device
+   * holds is listed, not folded in; entered again by hand it is a new entry.
+   */
+  private async replace(entries: Entry[]): Promise<void> {
+    const db = await store();
+    const there = new Set(entries.map((e) => e.id));
+    const newest = entries.at(-1);
+    const at = (newest as { received?: string } | undefined)?.received ?? newest?.at ?? '';
+    const tx = db.transaction(['entries', 'notTaken'], 'readwrite');
+    for (const entry of [...this.confirmed, ...this.ahead].filter((e) => !there.has(e.id))) {
+      await tx.objectStore('entries').delete(entry.id);
+      await tx.objectStore('notTaken').put({
+        id: entry.id,
+        entry,
+        keptBack: true,
+        text: 'the shop’s history was put back to a time before it, and only this device has it',
+        todo: 'look whether it is so, then enter it again or let it go',
+        owed: [],
+      });
+    }
+    for (const entry of entries) await tx.objectStore('entries').put(entry);
+    await tx.done;
+    setLine({ notTaken: await db.getAll('notTaken') });
+    this.confirmed = [];
+    this.ahead = [];
+    this.base = null;
+    this.view = { ...this.view, putBack: at };
+    this.confirm(entries);
+  }
+
+  /** Somebody read that the history was put back. */
+  seenPutBack = (): void => {
+    this.view = { ...this.view, putBack: null };
+    this.tell();
+  };
 
   /** Adds what follows on; what does not yet is kept aside. */
   private take(entries: readonly Entry[]): void {

@@ -62,6 +62,48 @@ describe('one way in', () => {
     expect(server.log.map((e) => (e.kind === 'note' ? e.body.text : e.kind))).toEqual(['opened', 'a', 'b', 'c']);
   });
 
+  test('a history that was put back: the server’s height stands, what only this device holds is listed and can be entered again', async () => {
+    const job = await fresh();
+    await job.append('ines', 'opened', opened);
+    await job.append('ines', 'moved', { to: { f: 20, r: 20 }, why: 'lowered' });
+    await job.append('ines', 'moved', { to: { f: 45, r: 45 }, why: 'lowered' });
+    await job.append('ines', 'note', { text: 'the strap is cracked' });
+    await until(() => job.snapshot().state?.lastSeq === 4 && server.log.length === 4);
+    server.putBack(job.jobId, 2);
+    await until(() => job.snapshot().putBack !== null);
+    expect(job.snapshot().state).toMatchObject({ pose: { f: 20, r: 20 }, lastSeq: 2, notes: [] });
+    expect(lineState().notTaken.map((one) => [one.entry.kind, one.keptBack])).toEqual(
+      expect.arrayContaining([
+        ['moved', true],
+        ['note', true],
+      ]),
+    );
+    // Gone from the device’s own store too: a reload shows the same.
+    expect((await (await store()).getAllFromIndex('entries', 'job', job.jobId)).map((e) => e.seq).sort()).toEqual([
+      1, 2,
+    ]);
+    const note = lineState().notTaken.find((one) => one.entry.kind === 'note')!;
+    await job.enterAgain('bo', note.entry);
+    await letGo(note.id);
+    await until(() => job.snapshot().state?.lastSeq === 3);
+    expect(job.snapshot().state?.notes.map((x) => x.text)).toEqual(['the strap is cracked']);
+    expect(server.log.at(-1)).toMatchObject({ by: 'bo', said: { by: 'ines' } });
+    job.seenPutBack();
+    expect(job.snapshot().putBack).toBeNull();
+  });
+
+  test('another history of the same length is told by its hash', async () => {
+    const job = await fresh();
+    await job.append('ines', 'opened', opened);
+    await job.append('ines', 'note', { text: 'mine' });
+    await until(() => job.snapshot().state?.lastSeq === 2);
+    server.log = server.log.filter((e) => e.jobId !== job.jobId || e.seq === 1);
+    server.other(job.jobId, 'note', { text: 'theirs' });
+    server.putBack(job.jobId, 2);
+    await until(() => job.snapshot().putBack !== null);
+    expect(job.snapshot().state?.notes.map((x) => x.text)).toEqual(['theirs']);
+  });
+
   test('a reload while away shows the same job', async () => {
     const job = await fresh();
     await job.append('ines', 'opened', opened);

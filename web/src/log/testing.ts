@@ -91,11 +91,13 @@ export class Server {
     const mine = this.log.filter((e) => e.jobId === jobId);
     if (init.method === 'GET') {
       const since = Number(/since=(\d+)/.exec(path)?.[1] ?? 0);
+      const hash = /hash=([^&]+)/.exec(path)?.[1];
+      const putBack = since > 0 && hash !== undefined && mine.find((e) => e.seq === since)?.hash !== hash;
       return mine.length === 0
         ? this.reply(404, { title: 'Not here' })
-        : this.reply(200, { number: 1, entries: mine.filter((e) => e.seq! > since) });
+        : this.reply(200, { number: 1, entries: mine.filter((e) => putBack || e.seq! > since), putBack });
     }
-    const accepted: { id: string; seq: number }[] = [];
+    const accepted: { id: string; seq: number; hash: string }[] = [];
     const refused: unknown[] = [];
     const keptBack: unknown[] = [];
     for (const entry of body.entries ?? []) {
@@ -114,11 +116,21 @@ export class Server {
         keptBack.push({ id: entry.id, errors: [{ field: 'on', found: entry.on, expected: 'an entry held here' }] });
       else if (no) refused.push({ id: entry.id, ...no });
       else {
-        if (!had) this.log.push({ ...entry, seq });
-        accepted.push({ id: entry.id, seq });
+        const hash = had?.hash ?? `${entry.id}-after-${now.at(-1)?.hash ?? 'nothing'}`;
+        if (!had) this.log.push({ ...entry, seq, hash } as Entry);
+        accepted.push({ id: entry.id, seq, hash });
       }
     }
     return this.reply(200, { accepted, refused, keptBack });
+  }
+
+  /** The database is put back from a copy that ends with this entry; whoever listens hears a silence, then it again. */
+  putBack(jobId: string, seq: number): void {
+    this.log = this.log.filter((e) => e.jobId !== jobId || (e.seq ?? 0) <= seq);
+    for (const ear of Ear.all.filter((e) => e.url.includes(jobId))) {
+      ear.onopen?.();
+      ear.onopen?.();
+    }
   }
 
   /** What stands on the server is told to whoever listens. */

@@ -8,12 +8,14 @@ import {
   unsettledKeys,
   type StationId,
 } from '@iron-cradle/core';
+import { format } from 'date-fns';
 import { lazy, Suspense, useMemo, useState } from 'react';
 import { Navigate, useNavigate, useParams } from 'react-router';
 import { Missing } from '../../app/Missing.tsx';
 import { TopBar } from '../../app/TopBar.tsx';
 import { stationNames } from '../../drawings/well/Well.tsx';
 import { SmallWell } from '../../drawings/well/SmallWell.tsx';
+import { jobStore } from '../../log/jobStore.ts';
 import { JobContextOf, useEnter, useJobView } from '../../log/useJob.ts';
 import { useMe } from '../../net/queries.ts';
 import { Band } from '../../ui/Band.tsx';
@@ -91,6 +93,19 @@ export default function JobScreen() {
               />
             </button>
           </TopBar>
+          {view.putBack !== null && (
+            <Band outcome="bad" role="alert">
+              <span className="flex flex-wrap items-center gap-x-4" data-put-back>
+                {view.putBack === ''
+                  ? 'The shop’s history was put back to an earlier time.'
+                  : `The shop’s history was put back to ${format(new Date(view.putBack), 'd MMM, H:mm')}.`}{' '}
+                Look where the tank hangs: below stands what the shop has, above what only this device holds.
+                <button type="button" className="min-h-11 underline" onClick={jobStore(jobId).seenPutBack}>
+                  Seen
+                </button>
+              </span>
+            </Band>
+          )}
           {state.signed && (
             <Band outcome="good">
               {state.heads.some((head) => head.kind === 'signed' && head.seq === null)

@@ -4,7 +4,7 @@ import { completed, type Entry, foldJob, logWriter, owed, refusalOf } from '../j
 import { descend, randomVehicle, seeded, truthInside } from './index.ts';
 import { blind, type Blind } from './blind.ts';
 import { type Descent } from './descend.ts';
-import { truthOutside, withSnag } from '../truth/index.ts';
+import { truthAtEnds, truthOutside, truthShorter, withSnag } from '../truth/index.ts';
 
 const VEHICLES = 2000;
 
@@ -43,6 +43,43 @@ describe('hidden vehicles whose truth lies inside the ranges', () => {
   test('the same harness pulls lines once the margins are taken away', () => {
     expect(harness(200, { overshoot: 0, eye: 0 }).filter((run) => run.pulled.length > 0).length).toBeGreaterThan(0);
   });
+});
+
+const others = (count: number) =>
+  Array.from({ length: count }, (_, i) => {
+    const rng = seeded(7000 + i);
+    const base = archetypes[i % archetypes.length]!;
+    return { file: i % 3 ? randomVehicle(base, rng) : base, rng };
+  });
+
+test('where every figure stands at an end of its range, nothing is pulled and nothing is struck', () => {
+  const runs = others(300).map(({ file, rng }) => descend(file, { truth: truthAtEnds(file, rng), rng }));
+  expect(runs.filter((run) => run.pulled.length > 0)).toHaveLength(0);
+  expect(runs.filter((run) => run.struck.length > 0)).toHaveLength(0);
+  expect(runs.filter((run) => run.end === 'out').length).toBeGreaterThan(150);
+});
+
+test('where all lines are 10 to 30 % shorter than filed, none is pulled that somebody had said to be nearly or quite tight', () => {
+  const runs = others(300).map(({ file, rng }) =>
+    descend(file, { truth: truthShorter(file, { rng, by: [0.1, 0.3] }), rng }),
+  );
+  const pulled = runs.filter((run) => run.pulled.length > 0);
+  /** What was named at the stops before the one that pulled. */
+  const named = ({ log }: Descent) => {
+    const looks = log
+      .slice(
+        0,
+        log.findIndex((e) => e.kind === 'pulled'),
+      )
+      .flatMap((e) => (e.kind === 'stopDone' || e.kind === 'crept' ? [e.body.look] : []));
+    return looks.slice(0, -1).flatMap((look) => [...look.tight, ...look.nearly]);
+  };
+  // Lines that nobody had any word of may be pulled: the file says they are longer. The test is no test without some.
+  expect(pulled.length).toBeGreaterThan(20);
+  for (const run of pulled) for (const line of run.pulled) expect(named(run)).not.toContain(line);
+  console.info(
+    `${pulled.length} of ${runs.length} pull a line, ${pulled.filter((run) => named(run).length > 0).length} after another one was named`,
+  );
 });
 
 describe('a vehicle whose truth lies outside its file', () => {

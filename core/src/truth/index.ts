@@ -1,3 +1,3 @@
 export { hiddenTruth, type HiddenTruth } from './ofJob.ts';
 export { seeded } from './random.ts';
-export { randomVehicle, truthInside, truthOutside, withSnag, type Truth } from './under.ts';
+export { randomVehicle, truthAtEnds, truthInside, truthOutside, truthShorter, withSnag, type Truth } from './under.ts';

@@ -56,6 +56,29 @@ export function truthInside(file: VehicleFile, rng: Rng): Truth {
 }
 
 /**
+ * A vehicle whose every figure stands at one end of its range, the least or the most.
+ *
+ * @example truthAtEnds(file, seeded(1)).slack.feed // what the file says at the least, or at the most
+ */
+export const truthAtEnds = (file: VehicleFile, rng: Rng): Truth => truthInside(file, () => Math.round(rng()));
+
+/**
+ * A vehicle whose lines are all shorter than its file says at the least, each by a share of its own.
+ *
+ * @param by the share that is missing, least and most
+ * @example truthShorter(file, { rng, by: [0.1, 0.3] }).slack.feed // 70 to 90 % of the file’s least
+ */
+export function truthShorter(file: VehicleFile, { rng, by }: { rng: Rng; by: readonly [number, number] }): Truth {
+  const truth = truthInside(file, rng);
+  const of = (mm: number) => mm * (1 - by[0] - (by[1] - by[0]) * rng());
+  for (const line of file.connections) {
+    const slack = (truth.slack[line.id] = of(line.slack.lo));
+    for (const clip of line.clips) truth.clipSlack[clip.id] = Math.max(slack, of(clip.slack.lo));
+  }
+  return truth;
+}
+
+/**
  * The same vehicle with something in the way that nobody wrote down.
  *
  * @example withSnag(truthInside(file, rng), file, rng).snag?.at

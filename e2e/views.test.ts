@@ -150,6 +150,27 @@ test('paper is day ink whatever the theme, and a can’s label is a page of its 
   }
 }, 20_000);
 
+test('a signed job is found again from the bays; a station that fails keeps the job’s bar and says reload', async () => {
+  const context = await browser.createBrowserContext();
+  const page = await context.newPage();
+  const bo = new Person(page, shop.base);
+  await page.setViewport(wide);
+  await bo.signIn('Ines', '2580');
+  await bo.tap('[data-action=find]');
+  await bo.type('Vehicle or plate', 'saloon');
+  await bo.page.waitForSelector('a[href="/jobs/demo-saloon/record"]');
+  await bo.type('Vehicle or plate', 'no such thing');
+  await bo.sees('None was signed that fits');
+  await page.setBypassServiceWorker(true);
+  await page.setRequestInterception(true);
+  page.on('request', (request) => void (/Bench-/.test(request.url()) ? request.abort() : request.continue()));
+  await bo.go('/jobs/demo-pickup-2/prove');
+  await bo.go('/jobs/demo-pickup-2/bench');
+  await bo.sees('This station could not be shown');
+  await bo.sees('Pickup 2');
+  await context.close();
+}, 40_000);
+
 test('the sheet of a line opens on a phone with a tap, and by keyboard', async () => {
   await ines.page.setViewport(phone);
   await show('/jobs/demo-van-4/drop', 'Something holds', 'day');

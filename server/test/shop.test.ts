@@ -42,12 +42,35 @@ describe('the shop’s figures in its jobs', () => {
     const { entries } = (await one.call('GET', '/jobs/job-figures/entries')).json;
     expect(entries.at(-1)).toMatchObject({ kind: 'shopFigures', device: 'server', body: { alone: 15, two: 22 } });
     expect((await one.call('GET', '/jobs/demo-saloon/entries')).json.entries).toHaveLength(signed);
-    const rows = (await one.call('GET', '/jobs')).json as { id: string; signed: string | null }[];
+    const rows = (await one.call('GET', '/jobs/signed')).json as { id: string; signed: string | null }[];
     expect(rows.find((row) => row.id === 'demo-saloon')!.signed).not.toBeNull();
     // What was opened while other figures held brings its own; the present ones stand in the log from then on.
     await marit.call('PUT', '/shop', rules);
     const { json: later } = await one.call('GET', '/jobs/job-figures/entries');
     expect(later.entries.map((e: Entry) => e.kind)).toEqual(['opened', 'shopFigures', 'shopFigures']);
+  });
+});
+
+describe('jobs, open and signed', () => {
+  const ids = async (path: string) => ((await one.call('GET', path)).json as { id: string }[]).map(({ id }) => id);
+
+  test('the bays ask for open ones only; signed ones are found by vehicle, plate and month', async () => {
+    expect(await ids('/jobs')).not.toContain('demo-saloon');
+    expect(await ids('/jobs')).toContain('demo-van-4');
+    const { json } = await one.call('GET', '/jobs/signed?find=SALOON');
+    const [saloon] = json as { id: string; plate: string; signed: string }[];
+    expect(saloon).toMatchObject({ id: 'demo-saloon' });
+    expect(saloon!.plate.length).toBeGreaterThan(2);
+    expect(await ids(`/jobs/signed?find=${encodeURIComponent(saloon!.plate.slice(1).toLowerCase())}`)).toEqual([
+      'demo-saloon',
+    ]);
+    expect(await ids(`/jobs/signed?month=${saloon!.signed.slice(0, 7)}`)).toContain('demo-saloon');
+    expect(await ids('/jobs/signed?month=1999-01')).toEqual([]);
+    // What stands for anything in a search stands for itself.
+    expect(await ids('/jobs/signed?find=%25')).toEqual([]);
+    expect(await ids('/jobs/signed?find=S_loon')).toEqual([]);
+    const wrong = await one.call('GET', '/jobs/signed?month=2026-13');
+    expect(wrong.status).toBe(400);
   });
 });
 

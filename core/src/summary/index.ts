@@ -52,6 +52,8 @@ export interface JobSummary {
   parked: string | null;
   /** When it was signed; null where it is not. */
   signed: string | null;
+  /** As its plate reads; null where nobody wrote it down. */
+  plate: string | null;
 }
 
 /**
@@ -83,6 +85,7 @@ export function summaryOf(state: JobState): JobSummary {
       })),
     parked: state.parked,
     signed: state.signed?.at ?? null,
+    plate: state.identity?.plate ?? null,
   };
 }
 

@@ -6,14 +6,18 @@ import { entryOf } from './chain.ts';
 /** How often the sequence in the database is looked at: another server process may have written. ms */
 const POLL_MS = 700;
 const HEARTBEAT_MS = 15_000;
+/** Under which those listen who hear of every job. */
+const ALL = '*';
 
 /** Wakes listeners of a job in this process at once; those of other processes see it at the next look. */
 export class Bell {
   private listeners = new Map<string, Set<() => void>>();
 
   ring(jobId: string): void {
-    for (const wake of this.listeners.get(jobId) ?? []) wake();
+    for (const heard of [jobId, ALL]) for (const wake of this.listeners.get(heard) ?? []) wake();
   }
+
+  listenToAll = (wake: () => void): (() => void) => this.listen(ALL, wake);
 
   listen(jobId: string, wake: () => void): () => void {
     const set = this.listeners.get(jobId) ?? new Set();
@@ -25,57 +29,80 @@ export class Bell {
   }
 }
 
-/** Server-sent events: every entry after the last one the client has, then each new one. */
-export function streamEntries({
-  db,
-  bell,
-  request,
-  response,
-  jobId,
-}: {
+interface Streaming {
   db: Database;
   bell: Bell;
   request: Request;
   response: Response;
-  jobId: string;
-}): void {
-  let last = Number(request.get('Last-Event-ID') ?? request.query.since ?? 0) || 0;
+}
+
+/** Opens a stream, keeps it alive, looks again and again; gives back how to write to it. */
+function opened(
+  { request, response }: Pick<Streaming, 'request' | 'response'>,
+  { look, listen }: { look: () => void; listen: (wake: () => void) => () => void },
+): void {
   response.writeHead(200, {
     'Content-Type': 'text/event-stream',
     'Cache-Control': 'no-store',
     'X-Accel-Buffering': 'no',
   });
   response.write('retry: 1500\n\n');
-  let busy = false;
-  let again = false;
-  const send = async (): Promise<void> => {
-    if (busy) return void (again = true);
-    busy = true;
-    try {
-      do {
-        again = false;
-        const rows = await db.models.Entry.findAll({
-          where: { jobId, seq: { [Op.gt]: last } },
-          order: [['seq', 'ASC']],
-        });
-        for (const row of rows) {
-          response.write(`id: ${row.seq}\nevent: entry\ndata: ${JSON.stringify(entryOf(row))}\n\n`);
-          last = row.seq;
-        }
-      } while (again);
-    } catch {
-      // The database is away for a moment: the next look tries again, the client keeps what it has.
-    } finally {
-      busy = false;
-    }
-  };
-  const stopListening = bell.listen(jobId, () => void send());
-  const poll = setInterval(() => void send(), POLL_MS);
+  const stopListening = listen(look);
+  const poll = setInterval(look, POLL_MS);
   const beat = setInterval(() => response.write(': here\n\n'), HEARTBEAT_MS);
   request.on('close', () => {
     stopListening();
     clearInterval(poll);
     clearInterval(beat);
   });
-  void send();
+  look();
+}
+
+/** Work that runs once at a time; asked for meanwhile it runs once more. What fails is tried at the next look. */
+function oneAtATime(work: () => Promise<void>): () => void {
+  let busy = false;
+  let again = false;
+  const run = async (): Promise<void> => {
+    if (busy) return void (again = true);
+    busy = true;
+    try {
+      do {
+        again = false;
+        await work();
+      } while (again);
+    } catch {
+      // The database is away for a moment: the client keeps what it has.
+    } finally {
+      busy = false;
+    }
+  };
+  return () => void run();
+}
+
+/** Server-sent events for the bays: one whenever anything of any job has changed. */
+export function streamJobs({ db, bell, request, response }: Streaming): void {
+  let last: string | null = null;
+  const look = oneAtATime(async () => {
+    const [touched, count] = await Promise.all([db.models.Job.max('touched'), db.models.Job.sum('lastSeq')]);
+    const now = `${String(touched)}/${String(count)}`;
+    if (last !== null && now !== last) response.write('event: jobs\ndata: changed\n\n');
+    last = now;
+  });
+  opened({ request, response }, { look, listen: bell.listenToAll });
+}
+
+/** Server-sent events: every entry after the last one the client has, then each new one. */
+export function streamEntries({ db, bell, request, response, jobId }: Streaming & { jobId: string }): void {
+  let last = Number(request.get('Last-Event-ID') ?? request.query.since ?? 0) || 0;
+  const look = oneAtATime(async () => {
+    const rows = await db.models.Entry.findAll({
+      where: { jobId, seq: { [Op.gt]: last } },
+      order: [['seq', 'ASC']],
+    });
+    for (const row of rows) {
+      response.write(`id: ${row.seq}\nevent: entry\ndata: ${JSON.stringify(entryOf(row))}\n\n`);
+      last = row.seq;
+    }
+  });
+  opened({ request, response }, { look, listen: (wake) => bell.listen(jobId, wake) });
 }

@@ -9,7 +9,9 @@ import { readShop } from '../shop/shop.ts';
 import { append } from './append.ts';
 import { entryOf, verifyChain } from './chain.ts';
 import type { States } from './states.ts';
-import { streamEntries, type Bell } from './events.ts';
+import type { Job } from '../db/models.ts';
+import { streamEntries, streamJobs, type Bell } from './events.ts';
+import { signedJobs } from './signed.ts';
 import { photoRoutes } from './photos.ts';
 import { exportJob, importJob } from './file.ts';
 
@@ -25,10 +27,17 @@ export function jobRoutes(db: Database, bell: Bell, states: States): Router {
   const routes = Router();
   routes.use((request, _response, next) => next(request.session.personId ? undefined : signInFirst()));
 
+  const shown = (job: Job) => ({ id: job.id, number: job.number, ...(JSON.parse(job.summary) as object) });
   routes.get('/', async (_request, response) => {
-    const jobs = await db.models.Job.findAll({ order: [['number', 'ASC']] });
-    response.json(jobs.map((job) => ({ id: job.id, number: job.number, ...(JSON.parse(job.summary) as object) })));
+    const jobs = await db.models.Job.findAll({ where: { signed: false }, order: [['number', 'ASC']] });
+    response.json(jobs.map(shown));
   });
+
+  routes.get('/signed', async (request, response) => {
+    response.json((await signedJobs(db, request.query)).map(shown));
+  });
+
+  routes.get('/events', (request, response) => streamJobs({ db, bell, request, response }));
 
   routes.post('/import', express.json({ limit: '120mb' }), async (request, response) => {
     response.status(201).json(await importJob(db, request.body));

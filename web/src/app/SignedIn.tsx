@@ -1,5 +1,5 @@
 import { Suspense } from 'react';
-import { Navigate, Outlet, useLocation } from 'react-router';
+import { Navigate, Outlet, ScrollRestoration, useLocation } from 'react-router';
 import { useMe } from '../net/queries.ts';
 
 /** Everything behind the sign-in. A person known to this device goes on while the server is away. */
@@ -12,6 +12,7 @@ export function SignedIn() {
   return (
     <Suspense fallback={<p className="p-6 text-quiet">Opening…</p>}>
       <Outlet />
+      <ScrollRestoration />
     </Suspense>
   );
 }

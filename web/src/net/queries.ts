@@ -1,3 +1,4 @@
+import { useEffect } from 'react';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import type { JobSummary, ShopPrices, UnitSystem, VehicleFile } from '@iron-cradle/core';
 import { ApiProblem, call, get } from './api.ts';
@@ -63,9 +64,26 @@ export const usePeople = () =>
   useQuery({ queryKey: ['people'], queryFn: () => get<(PersonName & { signsIn: boolean })[]>('/people') });
 /** Every vehicle file, as it was kept last. */
 export const useVehicles = () => useQuery({ queryKey: ['vehicles'], queryFn: () => get<VehicleFile[]>('/vehicles') });
-/** The jobs, asked for again every few seconds. */
-export const useJobs = () =>
-  useQuery({ queryKey: ['jobs'], queryFn: () => get<JobRow[]>('/jobs'), refetchInterval: 4000 });
+/** The jobs that are open; asked for again when the server says that one has changed. */
+export function useJobs() {
+  const client = useQueryClient();
+  useEffect(() => {
+    const stream = new EventSource('/api/jobs/events');
+    const ask = () => void client.invalidateQueries({ queryKey: ['jobs'] });
+    stream.addEventListener('jobs', ask);
+    // Heard again after a silence: what was missed is asked for.
+    stream.onopen = ask;
+    return () => stream.close();
+  }, [client]);
+  return useQuery({ queryKey: ['jobs'], queryFn: () => get<JobRow[]>('/jobs'), refetchInterval: 60_000 });
+}
+/** Signed jobs of a vehicle or a plate, of a month; the newest ones where nothing is looked for. */
+export const useSignedJobs = (find: string, month: string) =>
+  useQuery({
+    queryKey: ['signed', find, month],
+    queryFn: () => get<JobRow[]>(`/jobs/signed?${new URLSearchParams({ find, month }).toString()}`),
+    placeholderData: (before) => before,
+  });
 /** Who is signed in here. */
 export const useMe = () => useQuery({ queryKey: ['me'], queryFn: () => get<{ person: Me | null }>('/session') });
 

@@ -8,6 +8,7 @@ import { SmallWell } from '../../drawings/well/SmallWell.tsx';
 import { Shape } from '../../look/Shapes.tsx';
 import { Words } from '../../ui/Words.tsx';
 import { call } from '../../net/api.ts';
+import { Signed } from './Signed.tsx';
 import { useJobs, useMe, useShop, useSignOut, type JobRow, type Shop } from '../../net/queries.ts';
 
 /** Home: the shop from above, vehicles in their places, what waits stands outside. */
@@ -16,13 +17,12 @@ export function Bays() {
   const jobs = useJobs();
   const me = useMe();
   const signOut = useSignOut();
-  const open = jobs.data?.filter((job) => !job.signed) ?? [];
+  const open = jobs.data ?? [];
   const bays = shop.data?.bays ?? [];
   const inside = (bay: number) => open.find((job) => job.bay === bay && !job.parked);
   const outside = open.filter(
     (job) => job.bay === null || job.bay > bays.length || job.parked || inside(job.bay) !== job,
   );
-  const signed = jobs.data?.filter((job) => job.signed) ?? [];
   return (
     <>
       <TopBar
@@ -74,21 +74,7 @@ export function Bays() {
               ))}
             </ul>
           </section>
-          {signed.length > 0 && (
-            <section>
-              <h2 className="border-b-2 border-rule pb-2 text-16 font-normal text-quiet [font-stretch:100%]">Signed</h2>
-              <ul className="ruled">
-                {signed.slice(-6).map((job) => (
-                  <li key={job.id}>
-                    <Link to={`/jobs/${job.id}/record`} className="flex min-h-14 items-baseline gap-3 py-3">
-                      <span className="narrow text-20">{job.name}</span>
-                      <span className="text-quiet">record, {job.signed && format(new Date(job.signed), 'd MMM')}</span>
-                    </Link>
-                  </li>
-                ))}
-              </ul>
-            </section>
-          )}
+          <Signed />
           <div className="mt-auto grid gap-3">
             <TakeIn />
             <Link

@@ -10,6 +10,7 @@ import {
 } from '@iron-cradle/core';
 import { format } from 'date-fns';
 import { lazy, Suspense, useMemo, useState } from 'react';
+import { ErrorBoundary } from 'react-error-boundary';
 import { Navigate, useNavigate, useParams } from 'react-router';
 import { Missing } from '../../app/Missing.tsx';
 import { TopBar } from '../../app/TopBar.tsx';
@@ -127,7 +128,9 @@ export default function JobScreen() {
             </Band>
           )}
           <Suspense fallback={<p className="p-6 text-quiet">Opening…</p>}>
-            {unsettledKeys(state).length > 0 ? <TwoDevices /> : <Screen />}
+            <ErrorBoundary FallbackComponent={Failed} resetKeys={[here, state.newest]}>
+              {unsettledKeys(state).length > 0 ? <TwoDevices /> : <Screen />}
+            </ErrorBoundary>
           </Suspense>
         </div>
         <WellSheet
@@ -140,6 +143,19 @@ export default function JobScreen() {
     </JobContextOf.Provider>
   );
 }
+
+/** A station that can't be shown: the job's bar and its well stay, and what was entered is kept. */
+const Failed = () => (
+  <main className="grid content-start gap-4 p-6" role="alert" data-failed>
+    <h1 className="text-32">This station could not be shown.</h1>
+    <p className="text-quiet">
+      Nothing that was entered is lost. Reload to get the newest version; if it stays so, go on at another station.
+    </p>
+    <button type="button" className="btn max-w-xs" onClick={() => window.location.reload()}>
+      Reload
+    </button>
+  </main>
+);
 
 /** The log has an entry of a later version of the application than the one on this screen. */
 const Reload = () => (

@@ -1,4 +1,4 @@
-import { col, fn, Op, where, type WhereOptions } from 'sequelize';
+import { col, fn, literal, Op, where, type WhereOptions } from 'sequelize';
 import { InputError } from '@iron-cradle/core';
 import type { Database } from '../db/connect.ts';
 import type { Job } from '../db/models.ts';
@@ -7,7 +7,8 @@ import type { Job } from '../db/models.ts';
 const MOST = 60;
 
 /** Small letters: what a JSON holds compares letter by letter. */
-const field = (name: string) => fn('LOWER', fn('JSON_VALUE', col('summary'), `$.${name}`));
+const field = (name: 'name' | 'plate' | 'signed') =>
+  fn('LOWER', fn('JSON_VALUE', col('summary'), literal(`'$.${name}'`)));
 /** What stands for anything in a search is looked for as it is. */
 const literally = (text: string): string => text.replace(/[\\%_]/g, (c) => `\\${c}`);
 
@@ -25,7 +26,7 @@ export async function signedJobs(db: Database, query: { find?: unknown; month?: 
   const also: WhereOptions[] = [];
   if (find !== '')
     also.push({
-      [Op.or]: ['name', 'plate'].map((name) => where(field(name), { [Op.like]: `%${literally(find)}%` })),
+      [Op.or]: (['name', 'plate'] as const).map((name) => where(field(name), { [Op.like]: `%${literally(find)}%` })),
     });
   if (month !== '') also.push(where(field('signed'), { [Op.like]: `${month}%` }));
   return db.models.Job.findAll({

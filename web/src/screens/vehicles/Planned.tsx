@@ -62,11 +62,15 @@ export function Planned({ file, whole, onLine, onPlace, children }: PlannedProps
               If all is as likely, <Words of={foresight.conflict} />.
             </p>
           )}
-          <p className="text-quiet">
-            Down in {minutesInWords(foresight.ahead.minutes, foresight.ahead.open)}, by{' '}
-            {stopsInWords(foresight.ahead.stops, foresight.ahead.open)} stops
-          </p>
-          <MinutesBar minutes={foresight.ahead.minutes} />
+          {foresight.conflict === null && (
+            <>
+              <p className="text-quiet">
+                Down in {minutesInWords(foresight.ahead.minutes, foresight.ahead.open)}, by{' '}
+                {stopsInWords(foresight.ahead.stops, foresight.ahead.open)} stops
+              </p>
+              <MinutesBar minutes={foresight.ahead.minutes} />
+            </>
+          )}
         </div>
       )}
       {progress !== null && <p className="pt-2 text-quiet">Planning it…</p>}

@@ -67,7 +67,7 @@ export function AheadSheet({ open, onClose }: { open: boolean; onClose: () => vo
       {shown && (
         <>
           <VerdictView verdict={shown.verdict} />
-          <Minutes shown={shown} before={changes.length > 0 ? now.foresight : null} />
+          {shown.conflict === null && <Minutes shown={shown} before={changes.length > 0 ? now.foresight : null} />}
           {shown.conflict && <NoWay shown={shown} onTake={(r) => void takeOver(r)} />}
           <Asked foresight={shown} />
         </>

@@ -3,7 +3,8 @@ import { QueryClient } from '@tanstack/react-query';
 import { PersistQueryClientProvider } from '@tanstack/react-query-persist-client';
 import { lazy, Suspense } from 'react';
 import { createBrowserRouter, RouterProvider } from 'react-router';
-import { store } from '../log/db.ts';
+import { storeOrNone } from '../log/db.ts';
+import { storageFailed } from '../log/line.ts';
 import { retryAway } from '../net/queries.ts';
 import { Bays } from '../screens/bays/Bays.tsx';
 import { SignIn } from '../screens/signIn/SignIn.tsx';
@@ -33,9 +34,9 @@ const persister = createAsyncStoragePersister({
   key: 'heard',
   throttleTime: 500,
   storage: {
-    getItem: async (key) => ((await (await store()).get('meta', key)) as string | undefined) ?? null,
-    setItem: async (key, value) => void (await (await store()).put('meta', value, key)),
-    removeItem: async (key) => void (await (await store()).delete('meta', key)),
+    getItem: async (key) => ((await (await storeOrNone())?.get('meta', key)) as string | undefined) ?? null,
+    setItem: async (key, value) => void (await (await storeOrNone())?.put('meta', value, key).catch(storageFailed)),
+    removeItem: async (key) => void (await (await storeOrNone())?.delete('meta', key)),
   },
 });
 

@@ -28,6 +28,21 @@ export function LineBands() {
           </Link>
         </Band>
       )}
+      {line.storage !== null && (
+        <Band outcome="bad" role="alert">
+          <span data-band="storage">
+            {line.storage === 'full' ? 'This device has no room left.' : 'This browser keeps nothing.'} What you enter
+            goes straight to the server;{' '}
+            {line.waiting > 0 ? 'leave this page open until it has it.' : 'it has all so far.'}
+          </span>
+        </Band>
+      )}
+      {line.photosRefused > 0 && (
+        <Band outcome="bad" role="alert">
+          {line.photosRefused === 1 ? 'A photo was' : `${line.photosRefused} photos were`} not taken by the server. It
+          stays on this device; take it again, smaller.
+        </Band>
+      )}
       <Suspense fallback={null}>
         {line.notTaken.map((one) => (
           <NotTakenBand key={one.id} one={one} />

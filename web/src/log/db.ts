@@ -33,8 +33,8 @@ interface Cradle extends DBSchema {
   /** How many entries this device made in a job. */
   counts: { key: string; value: number };
   tags: { key: string; value: TagBook };
-  /** Photos taken here; `sent` is 1 once the server has it. */
-  photos: { key: string; value: { id: string; jobId: string; blob: Blob; sent: 0 | 1 } };
+  /** Photos taken here; `sent` is 1 once the server has it, 2 where it refused it. */
+  photos: { key: string; value: { id: string; jobId: string; blob: Blob; sent: 0 | 1 | 2 } };
   meta: { key: string; value: unknown };
 }
 
@@ -56,12 +56,20 @@ export function store(): Promise<IDBPDatabase<Cradle>> {
   return opened;
 }
 
+/** The same, or null where the device has none: then everything goes on in memory. */
+export const storeOrNone = (): Promise<IDBPDatabase<Cradle> | null> =>
+  store().catch(() => {
+    // A store that could not be opened is tried anew, not remembered.
+    opened = null;
+    return null;
+  });
+
 /** A small thing kept on this device; undefined where there is none. */
 export async function readMeta<T>(key: string): Promise<T | undefined> {
-  return (await (await store()).get('meta', key)) as T | undefined;
+  return (await (await storeOrNone())?.get('meta', key)) as T | undefined;
 }
 
 /** Keeps a small thing on this device. */
 export async function writeMeta(key: string, value: unknown): Promise<void> {
-  await (await store()).put('meta', value, key);
+  await (await storeOrNone())?.put('meta', value, key);
 }

@@ -2,25 +2,30 @@ import { v4 as uuid } from 'uuid';
 
 const KEY = 'cradle-device';
 
-/** The id of this device, made once; tag numbers are given out by device. */
-export function deviceId(): string {
-  let id = localStorage.getItem(KEY);
-  if (!id) {
-    id = uuid();
-    localStorage.setItem(KEY, id);
+/** Where a browser keeps nothing it holds as long as the page. */
+const inMemory = new Map<string, string>();
+
+/** What is kept under a name, made once where there is nothing yet. */
+function kept(shelf: 'localStorage' | 'sessionStorage'): string {
+  try {
+    const found = globalThis[shelf].getItem(KEY);
+    if (found) return found;
+    const made = inMemory.get(shelf) ?? uuid();
+    inMemory.set(shelf, made);
+    globalThis[shelf].setItem(KEY, made);
+    return made;
+  } catch {
+    const made = inMemory.get(shelf) ?? uuid();
+    inMemory.set(shelf, made);
+    return made;
   }
-  return id;
 }
+
+/** The id of this device, made once; tag numbers are given out by device. */
+export const deviceId = (): string => kept('localStorage');
 
 /** Works without a secure context, unlike the browser's own. */
 export const newId = (): string => uuid();
 
 /** The id of this tab; a reload keeps it. */
-export function tabId(): string {
-  let id = sessionStorage.getItem(KEY);
-  if (!id) {
-    id = uuid();
-    sessionStorage.setItem(KEY, id);
-  }
-  return id;
-}
+export const tabId = (): string => kept('sessionStorage');

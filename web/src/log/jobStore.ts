@@ -10,10 +10,10 @@ import {
   type JobState,
 } from '@iron-cradle/core';
 import { ApiProblem, get } from '../net/api.ts';
-import { store } from './db.ts';
+import { store, storeOrNone } from './db.ts';
 import { deviceId, newId } from './device.ts';
-import { setLine } from './line.ts';
-import { deliver, onDelivered } from './sender.ts';
+import { setLine, storageFailed } from './line.ts';
+import { deliver, heldInMemory, holdInMemory, onDelivered } from './sender.ts';
 import { ensureBlock } from './tags.ts';
 
 /** A job as this device has it. */
@@ -84,9 +84,10 @@ export class JobStore {
       this.pending = this.pending.filter((e) => !gone.includes(e.id));
       this.confirm(accepted);
     });
-    const db = await store();
-    this.take(await db.getAllFromIndex('entries', 'job', this.jobId));
-    const waiting = (await db.getAllFromIndex('outbox', 'job', this.jobId)).map((row) => row.entry);
+    const db = await storeOrNone();
+    this.take((await db?.getAllFromIndex('entries', 'job', this.jobId)) ?? []);
+    const kept = ((await db?.getAllFromIndex('outbox', 'job', this.jobId)) ?? []).map((row) => row.entry);
+    const waiting = [...kept, ...heldInMemory(this.jobId)];
     // What was entered meanwhile stands in the outbox already.
     this.pending = [...waiting, ...this.pending.filter((e) => !waiting.some((w) => w.id === e.id))];
     this.show();
@@ -150,9 +151,14 @@ export class JobStore {
   private lastSeq = (): number => this.confirmed.at(-1)?.seq ?? 0;
 
   private async keep(entries: Entry[]): Promise<void> {
-    const tx = (await store()).transaction('entries', 'readwrite');
-    for (const entry of entries) await tx.store.put(entry);
-    await tx.done;
+    try {
+      const tx = (await store()).transaction('entries', 'readwrite');
+      for (const entry of entries) await tx.store.put(entry);
+      await tx.done;
+    } catch (error) {
+      // Not kept for a night without a network; the job goes on with what was heard.
+      storageFailed(error);
+    }
     this.confirm(entries);
   }
 
@@ -256,31 +262,47 @@ export class JobStore {
   private async enter<K extends EntryKind>({ by, kind, body, said }: Making<K>): Promise<string> {
     const checked = checkBody(kind, completed(this.view.state, kind, body));
     const id = newId();
-    const db = await store();
-    const tx = db.transaction(['outbox', 'counts'], 'readwrite');
-    const counts = tx.objectStore('counts');
-    const n = Math.max((await counts.get(this.jobId)) ?? 0, this.madeHere()) + 1;
-    const entry = {
-      id,
-      jobId: this.jobId,
-      version: versionOf(kind),
-      kind,
-      body: checked,
-      by,
-      device: deviceId(),
-      n,
-      at: new Date().toISOString(),
-      on: this.confirmed.at(-1)?.id ?? null,
-      ...(said ? { said } : {}),
-    } as unknown as Entry;
-    await counts.put(n, this.jobId);
-    await tx.objectStore('outbox').add({ entry });
-    await tx.done;
-    setLine({ waiting: await db.count('outbox') });
+    const made = (n: number) =>
+      ({
+        id,
+        jobId: this.jobId,
+        version: versionOf(kind),
+        kind,
+        body: checked,
+        by,
+        device: deviceId(),
+        n,
+        at: new Date().toISOString(),
+        on: this.confirmed.at(-1)?.id ?? null,
+        ...(said ? { said } : {}),
+      }) as unknown as Entry;
+    let entry: Entry;
+    try {
+      entry = await this.kept(made);
+    } catch (error) {
+      // Kept on the screen and on its way all the same: no room on the device loses nothing that was said.
+      storageFailed(error);
+      entry = made(this.madeHere() + 1);
+      holdInMemory(entry);
+    }
     if (!this.pending.some((e) => e.id === id)) this.pending = [...this.pending, entry];
     this.show();
     deliver();
     return id;
+  }
+
+  /** Puts an entry into the outbox, counted on. @throws where the device can't keep it */
+  private async kept(made: (n: number) => Entry): Promise<Entry> {
+    const db = await store();
+    const tx = db.transaction(['outbox', 'counts'], 'readwrite');
+    const counts = tx.objectStore('counts');
+    const n = Math.max((await counts.get(this.jobId)) ?? 0, this.madeHere()) + 1;
+    const entry = made(n);
+    await counts.put(n, this.jobId);
+    await tx.objectStore('outbox').add({ entry });
+    await tx.done;
+    setLine({ waiting: await db.count('outbox') });
+    return entry;
   }
 
   /** How many entries of this device the log knows: a store that was lost does not count from one again. */

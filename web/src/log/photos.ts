@@ -1,6 +1,6 @@
-import { ApiProblem } from '../net/api.ts';
-import { store } from './db.ts';
+import { store, storeOrNone } from './db.ts';
 import { newId } from './device.ts';
+import { setLine } from './line.ts';
 
 /** Longer side of a kept photo, px, and how it is packed: enough to read a mark, small enough for a pit's network. */
 const LONG_SIDE = 1600;
@@ -33,7 +33,12 @@ async function shrink(file: Blob): Promise<Blob> {
 /** Keeps a photo on the device first, then sends it once the server is there. @returns its id, for the log */
 export async function keepPhoto(jobId: string, file: Blob): Promise<string> {
   const id = newId();
-  await (await store()).put('photos', { id, jobId, blob: await shrink(file), sent: 0 });
+  const blob = await shrink(file);
+  try {
+    await (await store()).put('photos', { id, jobId, blob, sent: 0 });
+  } catch {
+    throw new Error('This device has no room left for a photo. Make room on it, then take it again.');
+  }
   listeners.forEach((tell) => tell());
   void sendPhotos();
   return id;
@@ -45,30 +50,40 @@ let sending = false;
 export async function sendPhotos(): Promise<void> {
   if (sending) return;
   sending = true;
+  let later = false;
   try {
     const db = await store();
     for (const photo of await db.getAll('photos')) {
       if (photo.sent) continue;
-      const response = await fetch(`/api/jobs/${encodeURIComponent(photo.jobId)}/photos/${photo.id}`, {
-        method: 'PUT',
-        body: photo.blob,
-        headers: { 'Content-Type': 'image/jpeg' },
-      });
-      // The job may not have arrived yet; anything else the server says no to will not get better.
-      if (!response.ok && response.status !== 400 && response.status !== 413)
-        throw new ApiProblem(response.status, 'not now', { detail: '' });
-      await db.put('photos', { ...photo, sent: 1 });
+      // One that does not go holds none of the others.
+      const sent = await sendOne(photo).catch(() => null);
+      if (sent === null) later = true;
+      else await db.put('photos', { ...photo, sent });
       listeners.forEach((tell) => tell());
     }
+    const refused = (await db.getAll('photos')).filter((photo) => photo.sent === 2).length;
+    setLine({ photosRefused: refused });
   } catch {
-    setTimeout(() => void sendPhotos(), RETRY_MS);
+    later = true;
   } finally {
     sending = false;
+    if (later) setTimeout(() => void sendPhotos(), RETRY_MS);
   }
+}
+
+/** 1 once the server has it, 2 where it says no for good, null where it may yet take it: its job may not have arrived. */
+async function sendOne({ id, jobId, blob }: { id: string; jobId: string; blob: Blob }): Promise<1 | 2 | null> {
+  const response = await fetch(`/api/jobs/${encodeURIComponent(jobId)}/photos/${id}`, {
+    method: 'PUT',
+    body: blob,
+    headers: { 'Content-Type': 'image/jpeg' },
+  });
+  if (response.ok) return 1;
+  return response.status === 400 || response.status === 413 || response.status === 415 ? 2 : null;
 }
 
 /** Where a photo is to be seen: on this device while it has it, else on the server. */
 export async function photoUrl(jobId: string, id: string): Promise<string> {
-  const kept = await (await store()).get('photos', id);
+  const kept = await (await storeOrNone())?.get('photos', id);
   return kept ? URL.createObjectURL(kept.blob) : `/api/jobs/${encodeURIComponent(jobId)}/photos/${id}`;
 }

@@ -1,8 +1,8 @@
 import type { Entry, Refusal } from '@iron-cradle/core';
 import { ApiProblem, Away, call } from '../net/api.ts';
-import { readMeta, store, writeMeta, type NotTaken } from './db.ts';
+import { readMeta, store, storeOrNone, writeMeta, type NotTaken } from './db.ts';
 import { tabId } from './device.ts';
-import { setLine } from './line.ts';
+import { lineState, setLine, storageFailed } from './line.ts';
 import { ensureBlock } from './tags.ts';
 
 /** What the server says to each entry. */
@@ -13,8 +13,26 @@ interface Appended {
 }
 
 interface Row {
+  /** Below zero: it is held in memory only. */
   place: number;
   entry: Entry;
+}
+
+/** What this device could not keep: it goes out from here, after what was kept before. */
+const inMemory: Entry[] = [];
+/** Delivers an entry that the device has no room to keep. */
+export function holdInMemory(entry: Entry): void {
+  inMemory.push(entry);
+  deliver();
+}
+/** Entries that are only in memory, of one job. */
+export const heldInMemory = (jobId: string): readonly Entry[] => inMemory.filter((e) => e.jobId === jobId);
+
+/** What waits, in order: what is kept, then what is not. */
+async function waitingRows(most: number): Promise<Row[]> {
+  const db = await storeOrNone();
+  const kept = ((await db?.getAll('outbox', undefined, most).catch(() => [])) ?? []) as Row[];
+  return [...kept, ...inMemory.map((entry, i) => ({ place: -1 - i, entry }))].slice(0, most);
 }
 
 type Delivered = (jobId: string, accepted: Entry[], refused: string[]) => void;
@@ -57,12 +75,15 @@ async function alone(work: () => Promise<void>): Promise<void> {
 }
 
 async function run(): Promise<void> {
-  const db = await store();
   /** After a request that could not be read: one by one, so that one bad entry holds nobody. */
   let most = BATCH;
   for (;;) {
-    const rows = (await db.getAll('outbox', undefined, most)) as Row[];
-    setLine({ waiting: await db.count('outbox'), notTaken: await db.getAll('notTaken') });
+    const rows = await waitingRows(most);
+    const db = await storeOrNone();
+    setLine({
+      waiting: ((await db?.count('outbox')) ?? 0) + inMemory.length,
+      ...(db ? { notTaken: await db.getAll('notTaken') } : {}),
+    });
     const first = rows[0];
     if (!first) return;
     const { jobId } = first.entry;
@@ -103,25 +124,32 @@ async function run(): Promise<void> {
 
 /** What the server took moves to the confirmed entries; what it did not is kept to be shown. All in one transaction. */
 async function settle(batch: readonly Row[], result: Appended): Promise<void> {
-  const tx = (await store()).transaction(['outbox', 'entries', 'notTaken'], 'readwrite');
-  const accepted: Entry[] = [];
-  const gone: string[] = [];
-  for (const { place, entry } of batch) {
+  const told = batch.flatMap(({ place, entry }) => {
     const taken = result.accepted.find((a) => a.id === entry.id);
     const not = notTakenOf(entry, result);
-    if (!taken && !not) continue;
-    await tx.objectStore('outbox').delete(place);
-    if (taken) {
-      const confirmed = { ...entry, ...taken } as Entry;
-      accepted.push(confirmed);
-      await tx.objectStore('entries').put(confirmed);
-    } else if (not) {
-      gone.push(entry.id);
-      await tx.objectStore('notTaken').put(not);
-    }
+    return taken || not ? [{ place, entry, taken, not }] : [];
+  });
+  const accepted = told.flatMap(({ entry, taken }) => (taken ? [{ ...entry, ...taken } as Entry] : []));
+  const refused = told.flatMap(({ taken, not }) => (!taken && not ? [not] : []));
+  try {
+    const tx = (await store()).transaction(['outbox', 'entries', 'notTaken'], 'readwrite');
+    for (const { place } of told) if (place >= 0) await tx.objectStore('outbox').delete(place);
+    for (const entry of accepted) await tx.objectStore('entries').put(entry);
+    for (const not of refused) await tx.objectStore('notTaken').put(not);
+    await tx.done;
+  } catch (error) {
+    // The server has them; the same entries delivered again would only be confirmed again.
+    storageFailed(error);
+    if (told.some(({ place }) => place >= 0)) throw new Away();
   }
-  await tx.done;
+  for (const { entry } of told) {
+    const at = inMemory.findIndex((e) => e.id === entry.id);
+    if (at >= 0) inMemory.splice(at, 1);
+  }
+  // All of it is at the server: nothing hangs on this page any more. Said again at the next thing that finds no room.
+  if (lineState().storage !== null && inMemory.length === 0) setLine({ storage: null });
   const jobId = batch[0]?.entry.jobId ?? '';
+  const gone = refused.map(({ id }) => id);
   for (const tell of listeners) tell(jobId, accepted, gone);
 }
 

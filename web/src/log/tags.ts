@@ -1,11 +1,11 @@
 import { deviceNumber } from '@iron-cradle/core';
 import { call } from '../net/api.ts';
-import { store, type TagBook } from './db.ts';
+import { store, storeOrNone, type TagBook } from './db.ts';
 import { deviceId } from './device.ts';
-import { lineState } from './line.ts';
+import { lineState, storageFailed } from './line.ts';
 
 async function book(jobId: string): Promise<TagBook> {
-  return (await (await store()).get('tags', jobId)) ?? { jobId, block: null, used: 0, byKey: {} };
+  return (await (await storeOrNone())?.get('tags', jobId)) ?? { jobId, block: null, used: 0, byKey: {} };
 }
 
 /** Asks the server for this device's block of numbers, once a job, for when it is away. */
@@ -41,13 +41,21 @@ export async function drawNumber(jobId: string, key: string): Promise<number | n
   const had = (await book(jobId)).byKey[key];
   if (had !== undefined) return had;
   const served = await fromServer(jobId, key);
-  const tx = (await store()).transaction('tags', 'readwrite');
+  const db = await storeOrNone();
+  if (!db) return served;
+  const tx = db.transaction('tags', 'readwrite');
   const now = (await tx.store.get(jobId)) ?? { jobId, block: null, used: 0, byKey: {} };
   const own = served === null && now.block !== null ? deviceNumber(now.block, now.used) : null;
   const number = served ?? own;
   if (own !== null) now.used += 1;
   if (number !== null) now.byKey[key] = number;
-  await tx.store.put(now);
-  await tx.done;
+  try {
+    await tx.store.put(now);
+    await tx.done;
+  } catch (error) {
+    storageFailed(error);
+    // A number of its own that nothing remembers would be painted twice.
+    return served;
+  }
   return number;
 }

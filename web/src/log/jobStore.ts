@@ -14,6 +14,7 @@ import { store, storeOrNone } from './db.ts';
 import { deviceId, newId } from './device.ts';
 import { setLine, storageFailed } from './line.ts';
 import { deliver, heldInMemory, holdInMemory, onDelivered } from './sender.ts';
+import { onTabs, tellTabs } from './tabs.ts';
 import { ensureBlock } from './tags.ts';
 
 /** A job as this device has it. */
@@ -53,6 +54,7 @@ export class JobStore {
   private listeners = new Set<() => void>();
   private stream: EventSource | null = null;
   private stopHearing: (() => void) | null = null;
+  private stopTabs: (() => void) | null = null;
 
   constructor(readonly jobId: string) {}
 
@@ -84,14 +86,23 @@ export class JobStore {
       this.pending = this.pending.filter((e) => !gone.includes(e.id));
       this.confirm(accepted);
     });
-    const db = await storeOrNone();
-    this.take((await db?.getAllFromIndex('entries', 'job', this.jobId)) ?? []);
-    const kept = ((await db?.getAllFromIndex('outbox', 'job', this.jobId)) ?? []).map((row) => row.entry);
-    const waiting = [...kept, ...heldInMemory(this.jobId)];
+    this.stopTabs = onTabs((jobId) => void (jobId === this.jobId && this.reread()));
+    const before = this.pending;
+    await this.reread();
     // What was entered meanwhile stands in the outbox already.
-    this.pending = [...waiting, ...this.pending.filter((e) => !waiting.some((w) => w.id === e.id))];
+    this.pending = [...this.pending, ...before.filter((e) => !this.pending.some((w) => w.id === e.id))];
     this.show();
     await this.catchUp();
+  }
+
+  /** Reads what the device holds of this job: at the start, and when another tab has changed it. */
+  private async reread(): Promise<void> {
+    const db = await storeOrNone();
+    const held = (await db?.getAllFromIndex('entries', 'job', this.jobId)) ?? [];
+    const kept = ((await db?.getAllFromIndex('outbox', 'job', this.jobId)) ?? []).map((row) => row.entry);
+    if (db) setLine({ waiting: await db.count('outbox'), notTaken: await db.getAll('notTaken') });
+    this.pending = [...kept, ...heldInMemory(this.jobId)];
+    this.confirm(held);
   }
 
   /** Reads what is new, then listens. Away: tries again until it is heard. */
@@ -146,6 +157,8 @@ export class JobStore {
     this.rest();
     this.stopHearing?.();
     this.stopHearing = null;
+    this.stopTabs?.();
+    this.stopTabs = null;
   }
 
   private lastSeq = (): number => this.confirmed.at(-1)?.seq ?? 0;
@@ -302,6 +315,7 @@ export class JobStore {
     await tx.objectStore('outbox').add({ entry });
     await tx.done;
     setLine({ waiting: await db.count('outbox') });
+    tellTabs(this.jobId);
     return entry;
   }
 

@@ -66,6 +66,33 @@ describe('a device that can keep nothing', () => {
   });
 });
 
+describe('another tab of this device', () => {
+  test('what was entered there is shown here before it is delivered, and once', async () => {
+    const job = await fresh();
+    await job.append('ines', 'opened', opened);
+    await until(() => job.snapshot().state?.lastSeq === 1);
+    server.mode = 'away';
+    // What the other tab does: its entry into the outbox, then the news.
+    const other = new BroadcastChannel('cradle-jobs');
+    const entry = {
+      ...logWriter(job.jobId, { by: 'ines', device: deviceId() })('note', { text: 'from the other tab' }),
+      id: newId(),
+      n: 2,
+      on: job.snapshot().log.at(-1)!.id,
+    } as Entry;
+    await (await store()).add('outbox', { entry });
+    other.postMessage('some-other-job');
+    other.postMessage(job.jobId);
+    await until(() => job.snapshot().state?.notes.length === 1);
+    expect(lineState().waiting).toBe(1);
+    server.mode = 'up';
+    deliver();
+    await until(() => job.snapshot().state?.lastSeq === 2);
+    expect(job.snapshot().state?.notes.map((x) => x.text)).toEqual(['from the other tab']);
+    other.close();
+  });
+});
+
 describe('photos', () => {
   test('one the server refuses is said and holds none of the others', async () => {
     const db = await store();

@@ -3,6 +3,7 @@ import { ApiProblem, Away, call } from '../net/api.ts';
 import { readMeta, store, storeOrNone, writeMeta, type NotTaken } from './db.ts';
 import { tabId } from './device.ts';
 import { lineState, setLine, storageFailed } from './line.ts';
+import { tellTabs } from './tabs.ts';
 import { ensureBlock } from './tags.ts';
 
 /** What the server says to each entry. */
@@ -149,6 +150,7 @@ async function settle(batch: readonly Row[], result: Appended): Promise<void> {
   // All of it is at the server: nothing hangs on this page any more. Said again at the next thing that finds no room.
   if (lineState().storage !== null && inMemory.length === 0) setLine({ storage: null });
   const jobId = batch[0]?.entry.jobId ?? '';
+  tellTabs(jobId);
   const gone = refused.map(({ id }) => id);
   for (const tell of listeners) tell(jobId, accepted, gone);
 }

@@ -34,6 +34,7 @@ export {
 export { InputError, present, problemInWords } from './errors/index.ts';
 export { exactly, rangeInWords, roundTo, type Estimate, type Span } from './estimate/index.ts';
 export { judgeTorque } from './fastener/index.ts';
+export { minutesLeft, minutesSince } from './journal/index.ts';
 export { BEFORE_DIPPING, fillingFlow, labelOf, spillInWords, type FuelKind } from './fluid/index.ts';
 export {
   gateTitles,

@@ -1,3 +1,4 @@
+import { minutesLeft } from '@iron-cradle/core';
 import { useJob } from '../../log/useJob.ts';
 import { useNow } from '../../ui/useNow.ts';
 
@@ -7,10 +8,8 @@ export function Waits() {
   const now = useNow(15_000);
   const running = state.waits.filter((w) => !w.ended);
   if (running.length === 0) return null;
-  const left = (w: (typeof running)[number]) =>
-    w.minutes === null ? null : Math.ceil((Date.parse(w.started) + w.minutes * 60_000 - now) / 60_000);
   const first = running[0]!;
-  const minutes = left(first);
+  const minutes = minutesLeft(first, now);
   return (
     <span className="hidden shrink-0 text-quiet min-[430px]:inline">
       {first.what},{' '}

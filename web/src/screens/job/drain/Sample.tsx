@@ -1,4 +1,12 @@
-import { answerTo, judgeSample, SAMPLE, SAMPLE_STANDS, sampleLooks, type SampleLook } from '@iron-cradle/core';
+import {
+  answerTo,
+  judgeSample,
+  minutesSince,
+  SAMPLE,
+  SAMPLE_STANDS,
+  sampleLooks,
+  type SampleLook,
+} from '@iron-cradle/core';
 import { useState } from 'react';
 import { Jar } from '../../../drawings/cans/Jar.tsx';
 import { useJob } from '../../../log/useJob.ts';
@@ -16,7 +24,7 @@ export function Sample() {
   const [open, setOpen] = useState(false);
   const now = useNow(10_000);
   const stands = state.waits.find((w) => w.what === WAIT);
-  const minutes = stands ? Math.floor((now - Date.parse(stands.started)) / 60_000) : 0;
+  const minutes = stands ? minutesSince(stands.started, now) : 0;
   const look = answerTo(state, SAMPLE);
   const judged = look ? judgeSample(look, state.vehicle.fuel) : null;
   const tell = async (value: SampleLook) => {

@@ -1,3 +1,4 @@
+import { minutesLeft } from '@iron-cradle/core';
 import { useJob } from '../../../log/useJob.ts';
 import { CallRow } from './CallRow.tsx';
 import { useNow } from '../../../ui/useNow.ts';
@@ -7,7 +8,7 @@ export function SoakRow({ soak, why }: { soak: { what: string; minutes: number }
   const { state, enter } = useJob();
   const running = state.waits.find((w) => w.what === soak.what);
   const now = useNow(10_000);
-  const left = running ? Math.ceil((Date.parse(running.started) + soak.minutes * 60_000 - now) / 60_000) : 0;
+  const left = running ? (minutesLeft({ started: running.started, minutes: soak.minutes }, now) ?? 0) : 0;
   return (
     <CallRow
       name="Soak now"

@@ -49,6 +49,7 @@ export {
 export {
   drained,
   judgeJack,
+  judgeTwoJacks,
   kilogramsOf,
   judgeLift,
   litresToTakeOut,

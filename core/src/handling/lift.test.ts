@@ -3,7 +3,7 @@ import { InputError } from '../errors/index.ts';
 import { exactly } from '../estimate/index.ts';
 import { archetypes } from '../vehicle/index.ts';
 import { usualArchetypes } from '../vehicle/testing.ts';
-import { judgeJack, judgeLift, postBalance, raiseHeight, tankCentre, teamLift } from './index.ts';
+import { judgeJack, judgeTwoJacks, judgeLift, postBalance, raiseHeight, tankCentre, teamLift } from './index.ts';
 import { weightLimit, weightLimitUS, type LiftMetric } from './lift.ts';
 
 const rail = archetypes[0]!;
@@ -67,6 +67,64 @@ describe('centre of the tank', () => {
   });
   test('tipped to the second end, fuel runs there', () => {
     expect(tankCentre(rail, exactly(30), { attached: [], tilt: { x: 6, y: 0 } }).x.typ).toBeGreaterThan(560);
+  });
+});
+
+describe('two jacks', () => {
+  const box = usualArchetypes[0]!;
+  const known = { ...box, basis: 'measured' as const, tiltLimit: 400 };
+  const on = (litres: number, at: readonly [number, number], file = known) => ({ file, litres: exactly(litres), at });
+  const jack = { rated: 200, pad: 100 };
+
+  test('an empty tank of 9 to 20 kg, pads a quarter from each end: half on each, and wet it slides from atan 0.2', () => {
+    const { loads, step, verdict } = judgeTwoJacks(jack, on(0, [275, 825]));
+    for (const load of loads)
+      expect([load.lo, load.typ, load.hi]).toEqual([4.5, 6.5, 10].map((kg) => expect.closeTo(kg, 6) as number));
+    // 11.3° less three is 8: 550 · tan 8° = 77.3 mm, to the grid 75.
+    expect(step).toBe(75);
+    expect(verdict.outcome).toBe('good');
+  });
+
+  test('the lighter end goes first: fuel runs there and evens the load', () => {
+    const { loads, first, verdict } = judgeTwoJacks(jack, on(0, [275, 700]));
+    // 13 kg about the pad at 275: 13 · 275 / 425.
+    expect(loads[1].typ).toBeCloseTo((13 * 275) / 425, 6);
+    expect(loads[0].typ).toBeCloseTo(13 - (13 * 275) / 425, 6);
+    expect(first).toBe(0);
+    expect(inWords(verdict.reasons[0]!.text)).toMatch(new RegExp(`^the ${box.ends[0]} end first`));
+    expect(judgeTwoJacks(jack, on(0, [400, 825])).first).toBe(1);
+  });
+
+  test('ten litres run to the low end: the step ends before the weight leaves a pad, by hand', () => {
+    const centre = (deg: number): number => {
+      const slope = Math.tan((deg * Math.PI) / 180);
+      const litres = (10 / box.tank.litres.typ) * ((1100 * 420 * 280) / 1e6);
+      const l = Math.sqrt((2 * litres * 1e6) / (420 * slope));
+      return (9 * 550 + 10 * 0.775 * (1100 - l / 3)) / (9 + 10 * 0.775);
+    };
+    let hand = 4;
+    while (hand < 11 && centre(hand + 1) < 700) hand += 1;
+    expect(hand).toBeLessThan(11);
+    const { step } = judgeTwoJacks(jack, on(10, [400, 700]));
+    expect(step).toBe(Math.floor((300 * Math.tan(((hand - 3) * Math.PI) / 180)) / 5) * 5);
+    expect(step).toBeLessThan(judgeTwoJacks(jack, on(0, [400, 700])).step);
+  });
+
+  test('too small for its end, or the weight outside both: bad; guessed: doubtful; pads that are none are refused', () => {
+    expect(judgeTwoJacks({ rated: 8, pad: 100 }, on(0, [275, 825])).verdict).toMatchObject({ outcome: 'bad' });
+    expect(judgeTwoJacks(jack, on(0, [600, 1000]))).toMatchObject({ step: 0, verdict: { outcome: 'bad' } });
+    expect(judgeTwoJacks(jack, on(0, [275, 825], { ...known, basis: 'typical' as never })).verdict.outcome).toBe(
+      'doubtful',
+    );
+    // The file lets it tilt 20 mm: never more, whatever the jacks could.
+    expect(judgeTwoJacks(jack, on(0, [275, 825], { ...known, tiltLimit: 20 })).step).toBe(20);
+    for (const at of [
+      [275, 300],
+      [-5, 800],
+      [300, 1200],
+    ] as const)
+      expect(() => judgeTwoJacks(jack, on(0, at))).toThrow(InputError);
+    expect(() => judgeTwoJacks({ rated: 0, pad: 100 }, on(0, [275, 825]))).toThrow(InputError);
   });
 });
 

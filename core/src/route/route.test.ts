@@ -39,7 +39,7 @@ describe('against trying everything', () => {
     ['from the middle', { middle: true }, 120],
     ['narrow windows', { window: 5 }, 120],
     ['dense in what must be off or on meanwhile', { dense: 0.35 }, 500],
-    ['part-way, only what holds it there', { partWay: true, clips: 0.6 }, 120],
+    ['part-way, only what holds it there', { partWay: true, clips: 0.6 }, 200],
     ['two places in reach at once', { lines: 2, together: true, direction: 'up' }, 100],
   ];
   test.each(cases)('%s: same feasibility and least cost, half of them need tilt', (_, more, count) => {

@@ -1,7 +1,10 @@
 import {
   byJack,
+  carriedBy,
   InputError,
   judgeJack,
+  judgeTwoJacks,
+  kilograms,
   postBalance,
   raiseHeight,
   tankCentre,
@@ -142,6 +145,35 @@ export function JackCheck() {
         from the {state.vehicle.ends[0]} end, under the middle of the weight.
       </p>
       <VerdictView verdict={judgeJack(jack, { file: state.vehicle, litres: state.fuel.aboard, under, over })} />
+      <TwoJacks jack={jack} />
     </div>
+  );
+}
+
+/** On two jacks: what each carries, how far one goes before the other, which first. For a tank whose file says so. */
+function TwoJacks({ jack }: { jack: { rated: number; pad: number } }) {
+  const { state } = useJob();
+  const { vehicle } = state;
+  if (!carriedBy(vehicle).by.includes('two jacks')) return null;
+  const { length } = vehicle.tank.shape;
+  const at = [length / 4, (3 * length) / 4] as const;
+  if (at[1] - at[0] <= jack.pad) return null;
+  const { verdict, loads } = judgeTwoJacks(jack, { file: vehicle, litres: state.fuel.aboard, at });
+  return (
+    <section aria-label="on two jacks" className="grid gap-2 border-t border-rule pt-3">
+      <p>
+        Or two, at{' '}
+        <span className="reading font-semibold">
+          <Words of={[rounded(mm, { lo: at[0], hi: at[0] }, 10)]} />
+        </span>{' '}
+        and{' '}
+        <span className="reading font-semibold">
+          <Words of={[rounded(mm, { lo: at[1], hi: at[1] }, 10)]} />
+        </span>{' '}
+        from the {vehicle.ends[0]} end: <Words of={[rounded(kilograms, loads[0], 1)]} /> and{' '}
+        <Words of={[rounded(kilograms, loads[1], 1)]} />.
+      </p>
+      <VerdictView verdict={verdict} />
+    </section>
   );
 }

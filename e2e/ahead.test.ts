@@ -97,7 +97,7 @@ describe('the hang', () => {
   test('is drawn along the plan by a key and comes back to now; a tapped line says what is known of it', async () => {
     await ines.page.setViewport(wide);
     await ines.go('/jobs/demo-van-4/drop');
-    const slider = 'input[aria-label="along the plan"]';
+    const slider = '[role=slider][aria-label="along the plan"]';
     await ines.page.waitForSelector(slider);
     const attached = () => ines.page.$$eval('[data-line]', (all) => all.length);
     const now = await attached();

@@ -9,7 +9,7 @@ const MEANT: Record<Dimension, { lo: number; hi: number }> = {
   share: { lo: 0, hi: 1 },
   angle: { lo: -Math.PI, hi: Math.PI },
   length: { lo: -1, hi: 5 },
-  mass: { lo: 0, hi: 1_000 },
+  mass: { lo: 0, hi: 5_000 },
   volume: { lo: 0, hi: 1 },
   pressure: { lo: -101_325, hi: 20e5 },
   torque: { lo: 0, hi: 500 },

@@ -49,6 +49,11 @@ describe('where every shop starts (common practice, no source)', () => {
     expect(kilogramsOf(job(['worked on', 'lift']))).toEqual({ alone: 25, two: 30 });
     expect(kilogramsOf(job(['worked on', 'floor']))).toEqual({ alone: 15, two: null });
   });
+  test('out of a wing it is held kneeling: 15 for one, on a lift as on the ground', () => {
+    const wing = archetypes.find((a) => a.mounting === 'wing')!;
+    expect(kilogramsOf({ ...job(), vehicle: wing })).toEqual({ alone: 15, two: 30 });
+    expect(kilogramsOf({ ...job(), vehicle: rail }).alone).toBe(25);
+  });
   test('what is too heavy lying is never called a load for two: what carries it keeps it', () => {
     expect(judgeHandling(exactly(14), lying).hands).toBe('alone');
     const heavy = judgeHandling(exactly(20), lying);

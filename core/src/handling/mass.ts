@@ -21,17 +21,26 @@ export const WORKED_ON = askChoice('worked on', 'lift or floor', { among: ['lift
 /** One may hold so much lying or kneeling, kg; common practice, no source. Where a shop has no rule of its own. */
 const LYING = 15;
 
+/** What comes out of a wing is held kneeling wherever it is held by hand, on a lift or not. */
+const kneels = (file: Pick<VehicleFile, 'mounting'> | undefined): boolean => file?.mounting === 'wing';
+
 /**
- * Who may hold how much, as this job is worked on: standing until somebody says it is done on the floor.
+ * Who may hold how much, as this job is worked on: standing until somebody says it is done on the floor; kneeling where the
+ * tank comes out of a wing.
  *
  * @example kilogramsOf(state) // { alone: 15, two: null } on the floor
  */
-export const kilogramsOf = (
-  state: { shop: { alone: number; two: number; lying?: number } } & Answered,
-): ShopKilograms =>
-  answerTo(state, WORKED_ON) === 'floor'
-    ? { alone: Math.min(state.shop.alone, state.shop.lying ?? LYING), two: null }
-    : { alone: state.shop.alone, two: state.shop.two };
+export function kilogramsOf(
+  state: {
+    shop: { alone: number; two: number; lying?: number };
+    vehicle?: Pick<VehicleFile, 'mounting'>;
+  } & Answered,
+): ShopKilograms {
+  const { alone, two, lying = LYING } = state.shop;
+  const low = Math.min(alone, lying);
+  if (answerTo(state, WORKED_ON) === 'floor') return { alone: low, two: null };
+  return { alone: kneels(state.vehicle) ? low : alone, two };
+}
 
 /**
  * Mass of the tank with what is in it, kg.

@@ -88,50 +88,64 @@ test('what a hand must hit is at least 64 px, the main action 72 and low on a ph
     expect((await box(selector)).height).toBeGreaterThanOrEqual(64);
 }, 20_000);
 
-test.each([
+const inSight = {
+  drop: 'section[aria-label="to do here, and room left"] li',
+  refit: 'ol[aria-label="to make here"] li',
+};
+describe.each([
   ['a phone', { ...phone }, 100],
   ['a screen', { ...wide }, 100],
   ['an upright tablet', { width: 1024, height: 1366 }, 100],
   ['a phone, text at 200 %', { ...phone }, 200],
   ['a screen, text at 200 %', { ...wide }, 200],
   ['an upright tablet, text at 200 %', { width: 1024, height: 1366 }, 200],
-])(
-  'on %s four rows of the ladder stand wholly in sight, with the height and the main action',
-  async (_, size, text) => {
-    await ines.page.setViewport(size);
-    await ines.page.evaluate((t) => localStorage.setItem('cradle-text', String(t)), text);
-    await show('/jobs/demo-van-4/drop', 'Something holds', 'day');
-    // With large text the first row is scrolled under the height that stays.
-    if (text > 100) {
-      await ines.page.evaluate(() => {
-        const row = document.querySelector('section[aria-label="to do here, and room left"] li')!;
-        const head = document.querySelector('.tank-head')!;
-        row.scrollIntoView({ block: 'start' });
-        const by = row.getBoundingClientRect().top - head.getBoundingClientRect().bottom;
-        document.querySelector('.tank-grid')!.scrollBy(0, by);
-        scrollBy(0, by);
-      });
-    }
-    const seen = await ines.page.evaluate((height) => {
-      const top = document.querySelector('.tank-head')!.getBoundingClientRect();
-      const main = document.querySelector('[data-action="as-said"]')!.getBoundingClientRect();
-      const inSight = (e: Element) => {
-        const box = e.getBoundingClientRect();
-        // What is really on top there, at its upper and at its lower edge.
-        return [box.top + 3, box.bottom - 3].every((y) => {
-          const hit = document.elementFromPoint(box.left + box.width / 3, y);
-          return hit !== null && e.contains(hit);
-        });
-      };
-      const rows = [...document.querySelectorAll('section[aria-label="to do here, and room left"] li')];
-      return { rows: rows.filter(inSight).length, height: top.top >= 0, main: main.bottom <= height };
-    }, size.height);
-    expect(seen.rows).toBeGreaterThanOrEqual(4);
-    expect(seen).toMatchObject({ height: true, main: true });
-    await ines.page.evaluate(() => localStorage.setItem('cradle-text', '100'));
-  },
-  20_000,
-);
+])('on %s', (_, size, text) => {
+  test.each([
+    ['drop', '/jobs/demo-van-4/drop', 'Something holds', 'as-said'],
+    ['refit', '/jobs/demo-pickup-2/refit', 'mm', 'up'],
+  ] as const)(
+    '%s: four rows stand wholly in sight, with the height and the main action',
+    async (station, path, sees, main) => {
+      await ines.page.setViewport(size);
+      await ines.page.evaluate((t) => localStorage.setItem('cradle-text', String(t)), text);
+      await show(path, sees, 'day');
+      await ines.stands(inSight[station]);
+      // With large text the first row is scrolled under the height that stays.
+      if (text > 100)
+        await ines.page.evaluate((rows) => {
+          const row = document.querySelector(rows)!;
+          const head = document.querySelector('.tank-head')!;
+          row.scrollIntoView({ block: 'start' });
+          const by = row.getBoundingClientRect().top - head.getBoundingClientRect().bottom;
+          document.querySelector('.tank-grid')!.scrollBy(0, by);
+          scrollBy(0, by);
+        }, inSight[station]);
+      const seen = await ines.page.evaluate(
+        (height, rows, action) => {
+          const top = document.querySelector('.tank-head')!.getBoundingClientRect();
+          const foot = document.querySelector(`[data-action="${action}"]`)!.getBoundingClientRect();
+          const wholly = (e: Element) => {
+            const box = e.getBoundingClientRect();
+            // What is really on top there, at its upper and at its lower edge.
+            return [box.top + 3, box.bottom - 3].every((y) => {
+              const hit = document.elementFromPoint(box.left + box.width / 3, y);
+              return hit !== null && e.contains(hit);
+            });
+          };
+          const shown = [...document.querySelectorAll(rows)].filter(wholly).length;
+          return { rows: shown, height: top.top >= 0, main: foot.bottom <= height };
+        },
+        size.height,
+        inSight[station],
+        main,
+      );
+      expect(seen.rows).toBeGreaterThanOrEqual(4);
+      expect(seen).toMatchObject({ height: true, main: true });
+      await ines.page.evaluate(() => localStorage.setItem('cradle-text', '100'));
+    },
+    30_000,
+  );
+});
 
 test('paper is day ink whatever the theme, and a can’s label is a page of its own size', async () => {
   await ines.page.setViewport(wide);

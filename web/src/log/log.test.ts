@@ -378,7 +378,8 @@ describe('what others enter', () => {
     const job = await fresh();
     await job.append('ines', 'opened', opened);
     await until(async () => (await inOutbox()).length === 0);
-    await until(() => job.snapshot().number === 1);
+    // Listening already: what is missed is told when a stream begins, not later.
+    await until(() => server.listened(job.jobId));
     // Bo's entry stands on the server, but is not heard here before ours is taken.
     server.log.push({
       ...logWriter(job.jobId, { by: 'bo', device: 'other' })('note', { text: 'quiet' }),

@@ -23,6 +23,7 @@ class Ear {
   static missed: (url: string) => Entry[] = () => [];
   static readonly CLOSED = 2;
   readyState = 1;
+  caughtUp = false;
   onopen: (() => void) | null = null;
   onerror: (() => void) | null = null;
   private hear = new Map<string, (event: { data: string }) => void>();
@@ -31,7 +32,11 @@ class Ear {
   }
   addEventListener = (kind: string, hear: (event: { data: string }) => void): void => {
     this.hear.set(kind, hear);
-    if (kind === 'entry') queueMicrotask(() => Ear.missed(this.url).forEach(this.tell));
+    if (kind === 'entry')
+      queueMicrotask(() => {
+        Ear.missed(this.url).forEach(this.tell);
+        this.caughtUp = true;
+      });
   };
   close = () => void (Ear.all = Ear.all.filter((e) => e !== this));
   tell = (entry: Entry) => this.hear.get('entry')?.({ data: JSON.stringify(entry) });
@@ -132,6 +137,9 @@ export class Server {
       ear.onopen?.();
     }
   }
+
+  /** Does somebody listen to this job, and has heard what was missed? */
+  listened = (jobId: string): boolean => Ear.all.some((ear) => ear.url.includes(jobId) && ear.caughtUp);
 
   /** What stands on the server is told to whoever listens. */
   hear(jobId: string, seq: number): void {

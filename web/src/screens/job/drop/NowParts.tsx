@@ -8,13 +8,13 @@ import {
   shortName,
   type Sentence,
 } from '@iron-cradle/core';
-import { ArrowDown, ArrowUp } from 'lucide-react';
 import { Shape } from '../../../look/Shapes.tsx';
 import { Band } from '../../../ui/Band.tsx';
 import { QuantityField } from '../../../ui/QuantityField.tsx';
 import { useState } from 'react';
 import { useUnits } from '../../../app/units.ts';
 import { PoseHead } from '../tank/PoseHead.tsx';
+import { StepKey } from '../tank/StepKey.tsx';
 import type { Descent } from './useDescent.ts';
 import { useWords } from '../../../ui/Words.tsx';
 
@@ -33,18 +33,6 @@ export function StopHead({ descent }: { descent: Descent }) {
           : stop.kind === 'held'
             ? 'It holds'
             : `Stop ${stopNumber}`;
-  const step = (by: -10 | 10, name: string, Icon: typeof ArrowUp) => (
-    <button
-      type="button"
-      className="btn min-h-16 w-16 flex-col gap-0 px-0 leading-none"
-      data-action={name}
-      aria-label={`${lengthText(10, units)} ${name}`}
-      onClick={() => descent.step(by)}
-    >
-      <Icon size={20} aria-hidden />
-      <span className="reading text-16">{figure(10)}</span>
-    </button>
-  );
   return (
     <div className="tank-head border-b-2 border-ink pb-2" aria-live="polite">
       <PoseHead
@@ -58,8 +46,8 @@ export function StopHead({ descent }: { descent: Descent }) {
         }
         keys={
           <>
-            {step(-10, 'higher', ArrowUp)}
-            {step(10, 'lower', ArrowDown)}
+            <StepKey way="higher" onStep={() => descent.step(-10)} />
+            <StepKey way="lower" onStep={() => descent.step(10)} />
           </>
         }
       >

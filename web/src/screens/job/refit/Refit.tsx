@@ -31,9 +31,10 @@ import { Band } from '../../../ui/Band.tsx';
 import { GateRail } from '../GateRail.tsx';
 import { OffSheet } from '../OffSheet.tsx';
 import { PoseHead } from '../tank/PoseHead.tsx';
+import { StepKey } from '../tank/StepKey.tsx';
 import { TankLayout } from '../tank/TankLayout.tsx';
 import { TagSheet } from '../TagSheet.tsx';
-import { Photos } from '../Photos.tsx';
+import { PhotoButton, Photos } from '../Photos.tsx';
 import { UpList } from './UpList.tsx';
 import { TestStop } from './TestStop.tsx';
 import { TorqueSheet } from './TorqueSheet.tsx';
@@ -128,31 +129,45 @@ export default function Refit() {
           ) : testDue ? (
             <TestStop />
           ) : (
-            <div className="px-4 pt-3 wide:px-5">
-              <div className="border-b-2 border-ink pb-2" aria-live="polite">
-                <p className="flex justify-between gap-3 text-quiet">
-                  <span>{word}</span>
-                  {test !== null && stop.kind !== 'test' && (
-                    <span>test stop at {poseInWords(test, state.vehicle.ends, units)}</span>
-                  )}
-                </p>
-                <PoseHead state={state} pose={stop.pose} />
+            <div className="tank-now px-4 pt-1 wide:px-5">
+              <div className="tank-head border-b-2 border-ink pb-2" aria-live="polite">
+                <PoseHead
+                  state={state}
+                  pose={stop.pose}
+                  above={
+                    <>
+                      {word}
+                      {test !== null && stop.kind !== 'test'
+                        ? `, test stop at ${poseInWords(test, state.vehicle.ends, units)}`
+                        : ''}
+                    </>
+                  }
+                  keys={
+                    <StepKey
+                      way="lower"
+                      disabled={!begun}
+                      onStep={() => void enter('moved', { to: lower, why: 'lowered' })}
+                    />
+                  }
+                />
               </div>
-              {!begun && (
-                <p className="py-3 text-quiet">The tank has not been down yet. Its way up begins on the bench.</p>
-              )}
-              {finished ? (
-                <p className="narrow py-4 text-24">
-                  Everything that came off is back or put off. Now prove it, joint by joint.
-                </p>
-              ) : (
-                <UpList items={stop.items} state={state} here={!mustRaise} onTag={setTag} />
-              )}
-              {stop.lostNext && !finished && (
-                <p className="py-2 text-quiet">
-                  Lost from reach next: {shortName(stop.lostNext.name)}, above {lengthText(stop.lostNext.by, units)}.
-                </p>
-              )}
+              <div className="min-w-0">
+                {!begun && (
+                  <p className="py-3 text-quiet">The tank has not been down yet. Its way up begins on the bench.</p>
+                )}
+                {finished ? (
+                  <p className="narrow py-4 text-24">
+                    Everything that came off is back or put off. Now prove it, joint by joint.
+                  </p>
+                ) : (
+                  <UpList items={stop.items} state={state} here={!mustRaise} onTag={setTag} />
+                )}
+                {stop.lostNext && !finished && (
+                  <p className="py-2 text-quiet">
+                    Lost from reach next: {shortName(stop.lostNext.name)}, above {lengthText(stop.lostNext.by, units)}.
+                  </p>
+                )}
+              </div>
             </div>
           )
         }
@@ -161,7 +176,9 @@ export default function Refit() {
           !testDue && (
             <>
               {item && splitKey(item.key).kind === 'line' && item.tag !== null && (
-                <PaintedEnds tag={item.tag} capped={state.items.some((i) => i.key === item.key && i.capped)} />
+                <div className="hidden mid:block">
+                  <PaintedEnds tag={item.tag} capped={state.items.some((i) => i.key === item.key && i.capped)} />
+                </div>
               )}
               {item && <Photos about={item.key} most={2} />}
               {item && (
@@ -179,7 +196,8 @@ export default function Refit() {
                   )}
                 </p>
               )}
-              <div className="grid grid-cols-3 gap-3">
+              <div className="tank-keys">
+                {item ? <PhotoButton about={item.key} name={item.name} words /> : <span />}
                 <button
                   type="button"
                   className="btn"
@@ -188,20 +206,13 @@ export default function Refit() {
                 >
                   Can’t yet
                 </button>
-                <button
-                  type="button"
-                  className="btn"
-                  data-action="lower"
-                  disabled={!begun}
-                  onClick={() => void enter('moved', { to: lower, why: 'lowered' })}
-                >
-                  {step} lower
-                </button>
                 <button type="button" className="btn" onClick={() => setOff(true)}>
-                  <span className="reading">
-                    {state.items.filter((i) => i.state !== 'closed' && i.state !== 'deviation').length}
-                  </span>{' '}
-                  off
+                  <span>
+                    <span className="reading">
+                      {state.items.filter((i) => i.state !== 'closed' && i.state !== 'deviation').length}
+                    </span>{' '}
+                    off
+                  </span>
                 </button>
               </div>
             </>

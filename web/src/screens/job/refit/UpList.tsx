@@ -36,7 +36,7 @@ export function UpList({ items, state, here, onTag }: UpListProps) {
                   {shortName(item.name)}
                   {i === 0 && here && <Paint width={42} />}
                 </span>
-                <span className="block leading-tight text-quiet">{item.hint}</span>
+                <span className="tank-hint block leading-tight text-quiet max-mid:line-clamp-1">{item.hint}</span>
               </span>
               <span
                 className={`max-w-26 shrink-0 text-right text-16 leading-tight ${item.lastChance ? 'font-bold' : ''}`}

@@ -46,7 +46,7 @@ export function useKeys(keys: readonly Key[]): React.ReactNode {
       <dl className="ruled">
         {[...keys, { key: '?', does: 'show these keys', run: () => undefined } satisfies Key as Key].map((k) => (
           <div key={k.key} className="flex gap-4 py-2">
-            <dt className="reading w-24 font-semibold">{k.shown ?? k.key}</dt>
+            <dt className="reading w-[6rem] font-semibold">{k.shown ?? k.key}</dt>
             <dd>{k.does}</dd>
           </div>
         ))}

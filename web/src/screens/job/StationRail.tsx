@@ -8,7 +8,7 @@ export function StationRail({ now }: { now: StationId }) {
   const { jobId, state } = useJob();
   const done = stationsDone(state);
   return (
-    <nav aria-label="stations" className="hidden w-24 shrink-0 border-r border-rule pt-5 wide:block">
+    <nav aria-label="stations" className="hidden w-[6rem] shrink-0 border-r border-rule pt-5 wide:block">
       {stations.map((id) => (
         <Link
           key={id}

@@ -113,7 +113,7 @@ const Stripes = () => (
 
 const Row = ({ name, text }: { name: string; text: string }) => (
   <div className="flex gap-3">
-    <dt className="w-24 shrink-0 text-quiet">{name}</dt>
+    <dt className="w-[6rem] shrink-0 text-quiet">{name}</dt>
     <dd className="font-semibold">{text}</dd>
   </div>
 );

@@ -76,8 +76,8 @@ function QuotePage() {
                           <Words of={line.why} />
                         </span>
                       </span>
-                      <span className="reading w-28 shrink-0 text-right">{amount(line)}</span>
-                      <span className="reading w-32 shrink-0 text-right">
+                      <span className="reading w-[7rem] shrink-0 text-right">{amount(line)}</span>
+                      <span className="reading w-[8rem] shrink-0 text-right">
                         {line.kind === 'wait' ? (
                           ''
                         ) : line.price ? (

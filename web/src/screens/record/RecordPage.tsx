@@ -229,7 +229,7 @@ export function RecordPage({ record }: { record: JobRecord }) {
           {log.map((entry) => (
             <li key={entry.id} className="flex gap-4 py-1.5">
               <span className="reading w-14 shrink-0">{format(new Date(entry.at), 'H:mm')}</span>
-              <span className="w-20 shrink-0 text-quiet">{name(entry.by)}</span>
+              <span className="w-[5rem] shrink-0 text-quiet">{name(entry.by)}</span>
               <span>{entryInWords(state, entry, units)}</span>
             </li>
           ))}

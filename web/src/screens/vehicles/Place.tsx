@@ -31,7 +31,7 @@ export function Place({ file, x, onChange }: PlaceProps) {
         <input
           id={id}
           type="number"
-          className="field reading w-28 shrink-0"
+          className="field reading w-[7rem] shrink-0"
           min={0}
           max={file.length}
           value={x}

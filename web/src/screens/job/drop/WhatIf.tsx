@@ -115,7 +115,7 @@ function Row({ id, name, value, onLess, onMore }: RowProps) {
   return (
     <li className="flex items-center gap-3 py-1">
       <span className="narrow min-w-0 flex-1 text-20">{name}</span>
-      <span className="reading w-28 shrink-0 text-right">{value}</span>
+      <span className="reading w-[7rem] shrink-0 text-right">{value}</span>
       <button type="button" className="btn w-16" data-less={id} aria-label={`${name} 10 mm less`} onClick={onLess}>
         − 10
       </button>

@@ -25,7 +25,7 @@ export function CallRows({ call, onSheet }: { call: Call; onSheet: (sheet: 'ahea
         text={call.breakEven ?? 'no other way in here'}
         why={<WaysIn ways={call.waysIn} why={words(call.why.minutes)} />}
       >
-        <button type="button" className="btn w-20 shrink-0" data-action="ahead" onClick={() => onSheet('ahead')}>
+        <button type="button" className="btn min-w-20 shrink-0" data-action="ahead" onClick={() => onSheet('ahead')}>
           Ahead
         </button>
       </CallRow>
@@ -52,7 +52,7 @@ export function CallRows({ call, onSheet }: { call: Call; onSheet: (sheet: 'ahea
           </ul>
         }
       >
-        <button type="button" className="btn w-20 shrink-0" data-action="needed" onClick={() => onSheet('needed')}>
+        <button type="button" className="btn min-w-20 shrink-0" data-action="needed" onClick={() => onSheet('needed')}>
           Here?
         </button>
       </CallRow>

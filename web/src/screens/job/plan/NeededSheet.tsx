@@ -110,7 +110,7 @@ function YesNo({
         <button
           key={value}
           type="button"
-          className="btn w-20 shrink-0"
+          className="btn min-w-20 shrink-0"
           aria-pressed={said === value}
           aria-label={`${label} ${value}`}
           data-here={id}

@@ -60,7 +60,7 @@ export default function Plan() {
             >
               <button
                 type="button"
-                className="btn w-20 shrink-0"
+                className="btn min-w-20 shrink-0"
                 data-verdict={diagnosis.verdict.outcome}
                 data-action="tests"
                 onClick={() => setSheet('tests')}
@@ -70,7 +70,7 @@ export default function Plan() {
             </CallRow>
           )}
           <CallRow name={`First, ${test.minutes} min`} text={test.test} why={words(test.why)}>
-            <button type="button" className="btn w-20 shrink-0" onClick={() => setSheet('complaint')}>
+            <button type="button" className="btn min-w-20 shrink-0" onClick={() => setSheet('complaint')}>
               {told ? { shown: 'Shown', notShown: 'Not shown', notRun: 'Not run' }[told.result] : 'Record'}
             </button>
           </CallRow>

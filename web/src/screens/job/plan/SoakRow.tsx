@@ -24,7 +24,7 @@ export function SoakRow({ soak, why }: { soak: { what: string; minutes: number }
       {!running && !state.signed && (
         <button
           type="button"
-          className="btn w-20 shrink-0"
+          className="btn min-w-20 shrink-0"
           onClick={() => void enter('wait', { what: soak.what, state: 'start', minutes: soak.minutes })}
         >
           Start

@@ -197,7 +197,7 @@ export default function Refit() {
                 </p>
               )}
               <div className="tank-keys">
-                {item ? <PhotoButton about={item.key} name={item.name} words /> : <span />}
+                {item && <PhotoButton about={item.key} name={item.name} words />}
                 <button
                   type="button"
                   className="btn"

@@ -26,7 +26,7 @@ export function UpList({ items, state, here, onTag }: UpListProps) {
           <li key={item.key}>
             <button
               type="button"
-              className="flex min-h-16 w-full items-center gap-3 py-1.5 text-left"
+              className="up-row flex min-h-16 w-full items-center gap-3 py-1.5 text-left"
               onClick={() => onTag(item.key)}
             >
               <Tag number={item.tag} />
@@ -39,7 +39,7 @@ export function UpList({ items, state, here, onTag }: UpListProps) {
                 <span className="tank-hint block leading-tight text-quiet max-mid:line-clamp-1">{item.hint}</span>
               </span>
               <span
-                className={`max-w-26 shrink-0 text-right text-16 leading-tight ${item.lastChance ? 'font-bold' : ''}`}
+                className={`up-by max-w-[6.75rem] shrink-0 text-right text-16 leading-tight ${item.lastChance ? 'font-bold' : ''}`}
               >
                 {item.lastChance ? 'last chance here' : item.by !== null ? `by ${lengthIn(item.by, units).figure}` : ''}
               </span>

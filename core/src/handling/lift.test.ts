@@ -73,7 +73,12 @@ describe('centre of the tank', () => {
 describe('two jacks', () => {
   const box = usualArchetypes[0]!;
   const known = { ...box, basis: 'measured' as const, tiltLimit: 400 };
-  const on = (litres: number, at: readonly [number, number], file = known) => ({ file, litres: exactly(litres), at });
+  const on = (litres: number, at: readonly [number, number], file = known, over = 0) => ({
+    file,
+    litres: exactly(litres),
+    at,
+    over,
+  });
   const jack = { rated: 200, pad: 100 };
 
   test('an empty tank of 9 to 20 kg, pads a quarter from each end: half on each, and wet it slides from atan 0.2', () => {
@@ -108,6 +113,12 @@ describe('two jacks', () => {
     const { step } = judgeTwoJacks(jack, on(10, [400, 700]));
     expect(step).toBe(Math.floor((300 * Math.tan(((hand - 3) * Math.PI) / 180)) / 5) * 5);
     expect(step).toBeLessThan(judgeTwoJacks(jack, on(0, [400, 700])).step);
+  });
+
+  test('tilted, the middle of the weight leans to the low end: 140 mm over the pads, 25 mm from one of them', () => {
+    // 140 · tan θ < 25 up to 10.1°; less three is 7: 115 · tan 7° = 14.1 mm, to the grid 10. Flat it would be 8° and 15.
+    expect(judgeTwoJacks(jack, on(0, [525, 640], known, 140)).step).toBe(10);
+    expect(judgeTwoJacks(jack, on(0, [525, 640], known, 0)).step).toBe(15);
   });
 
   test('too small for its end, or the weight outside both: bad; guessed: doubtful; pads that are none are refused', () => {

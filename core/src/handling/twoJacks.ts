@@ -12,6 +12,8 @@ interface OnTwo {
   litres: Estimate;
   /** Where the two pads are, mm from the first end. */
   at: readonly [number, number];
+  /** How high the middle of the weight is over the pads, mm: tilted, it leans to the low end. */
+  over: number;
 }
 
 /** A tank on two jacks. */
@@ -33,9 +35,9 @@ export interface TwoJacks {
  *
  * @param jack each of the two
  * @throws InputError for pads that are not apart, or not under the tank
- * @example judgeTwoJacks({ rated: 200, pad: 300 }, { file: rail, litres: exactly(10), at: [275, 825] }).step // 90
+ * @example judgeTwoJacks({ rated: 200, pad: 300 }, { file: rail, litres: exactly(10), at: [275, 825], over: 140 }).step // 75
  */
-export function judgeTwoJacks(jack: Jack, { file, litres, at }: OnTwo): TwoJacks {
+export function judgeTwoJacks(jack: Jack, { file, litres, at, over }: OnTwo): TwoJacks {
   const [one, two] = at;
   const { length } = file.tank.shape;
   if (!(jack.rated > 0)) throw new InputError('jack.rated', String(jack.rated), 'kilograms above zero');
@@ -44,22 +46,15 @@ export function judgeTwoJacks(jack: Jack, { file, litres, at }: OnTwo): TwoJacks
   const span = two - one;
   /** kg on each with the second end lower by so many degrees. */
   const loadsAt = (degrees: number): readonly [Estimate, Estimate] => {
-    const { x, mass } = tankCentre(file, litres, { tilt: { x: degrees, y: 0 } });
-    const on = (kg: number, centre: number) => (kg * (centre - one)) / span;
-    const second = {
-      lo: on(mass.lo, x.lo),
-      typ: on(mass.typ, x.typ),
-      hi: on(mass.hi, x.hi),
-      basis: computed('moments about the other pad'),
-    };
-    const basis = second.basis;
-    const firstLoad = {
-      lo: (mass.lo * (two - x.hi)) / span,
-      typ: mass.typ - second.typ,
-      hi: (mass.hi * (two - x.lo)) / span,
-      basis,
-    };
-    return [firstLoad, second];
+    const { x: centre, mass } = tankCentre(file, litres, { tilt: { x: degrees, y: 0 } });
+    const lean = over * Math.tan((degrees * Math.PI) / 180);
+    const [lo, typ, hi] = [centre.lo + lean, centre.typ + lean, centre.hi + lean];
+    const share = (kg: number, mm: number) => (kg * mm) / span;
+    const basis = computed('moments about the other pad');
+    return [
+      { lo: share(mass.lo, two - hi), typ: share(mass.typ, two - typ), hi: share(mass.hi, two - lo), basis },
+      { lo: share(mass.lo, lo - one), typ: share(mass.typ, typ - one), hi: share(mass.hi, hi - one), basis },
+    ];
   };
   const loads = loadsAt(0);
   const carries = (degrees: number): boolean => loadsAt(degrees).every((load) => load.lo > 0 && load.hi <= jack.rated);
@@ -73,32 +68,22 @@ export function judgeTwoJacks(jack: Jack, { file, litres, at }: OnTwo): TwoJacks
     ),
   });
   const first: 0 | 1 = loads[0].typ <= loads[1].typ ? 0 : 1;
+  const never = (why: Verdict['reasons'][number], next: Verdict['next'][number]): TwoJacks => ({
+    loads,
+    step: 0,
+    first,
+    verdict: { outcome: 'bad', reasons: [why], next: [next] },
+  });
   if (loads.some((load) => load.hi > jack.rated))
-    return {
-      loads,
-      step: 0,
-      first,
-      verdict: {
-        outcome: 'bad',
-        reasons: [
-          { ...reason('a jack is too small for its end', say`${kilograms(jack.rated)} rated`), basis: measured },
-        ],
-        next: ['take fuel out first, or move the pads apart'],
-      },
-    };
+    return never(
+      { ...reason('a jack is too small for its end', say`${kilograms(jack.rated)} rated`), basis: measured },
+      'take fuel out first, or move the pads apart',
+    );
   if (!bothWays(0))
-    return {
-      loads,
-      step: 0,
-      first,
-      verdict: {
-        outcome: 'bad',
-        reasons: [reason('the middle of the weight may lie outside the two pads', undefined)],
-        next: [
-          say`a pad to each side of ${mm(roundTo(tankCentre(file, litres).x.typ, 10))} from the ${file.ends[0]} end`,
-        ],
-      },
-    };
+    return never(
+      reason('the middle of the weight may lie outside the two pads', undefined),
+      say`a pad to each side of ${mm(roundTo(tankCentre(file, litres).x.typ, 10))} from the ${file.ends[0]} end`,
+    );
   const slides = degreesOf(FRICTION_WET);
   let degrees = 0;
   while (degrees + 1 + SPARE <= slides && bothWays(degrees + 1 + SPARE)) degrees += 1;

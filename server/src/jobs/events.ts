@@ -5,6 +5,8 @@ import { entryOf } from './chain.ts';
 
 /** How often the sequence in the database is looked at: another server process may have written. ms */
 const POLL_MS = 700;
+/** The same for all jobs at once, which is a longer look. ms */
+const POLL_ALL_MS = 3000;
 const HEARTBEAT_MS = 15_000;
 /** Under which those listen who hear of every job. */
 const ALL = '*';
@@ -39,7 +41,7 @@ interface Streaming {
 /** Opens a stream, keeps it alive, looks again and again; gives back how to write to it. */
 function opened(
   { request, response }: Pick<Streaming, 'request' | 'response'>,
-  { look, listen }: { look: () => void; listen: (wake: () => void) => () => void },
+  { look, listen, every }: { look: () => void; listen: (wake: () => void) => () => void; every: number },
 ): void {
   response.writeHead(200, {
     'Content-Type': 'text/event-stream',
@@ -48,7 +50,7 @@ function opened(
   });
   response.write('retry: 1500\n\n');
   const stopListening = listen(look);
-  const poll = setInterval(look, POLL_MS);
+  const poll = setInterval(look, every);
   const beat = setInterval(() => response.write(': here\n\n'), HEARTBEAT_MS);
   request.on('close', () => {
     stopListening();
@@ -88,7 +90,7 @@ export function streamJobs({ db, bell, request, response }: Streaming): void {
     if (last !== null && now !== last) response.write('event: jobs\ndata: changed\n\n');
     last = now;
   });
-  opened({ request, response }, { look, listen: bell.listenToAll });
+  opened({ request, response }, { look, listen: bell.listenToAll, every: POLL_ALL_MS });
 }
 
 /** Server-sent events: every entry after the last one the client has, then each new one. */
@@ -104,5 +106,5 @@ export function streamEntries({ db, bell, request, response, jobId }: Streaming 
       last = row.seq;
     }
   });
-  opened({ request, response }, { look, listen: (wake) => bell.listen(jobId, wake) });
+  opened({ request, response }, { look, listen: (wake) => bell.listen(jobId, wake), every: POLL_MS });
 }

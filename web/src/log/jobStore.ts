@@ -10,9 +10,9 @@ import {
   type JobState,
 } from '@iron-cradle/core';
 import { ApiProblem, get } from '../net/api.ts';
-import { store, storeOrNone } from './db.ts';
+import { store, storeOrNone, type NotTaken } from './db.ts';
 import { deviceId, newId } from './device.ts';
-import { setLine, storageFailed } from './line.ts';
+import { lineState, setLine, storageFailed } from './line.ts';
 import { deliver, heldInMemory, holdInMemory, onDelivered } from './sender.ts';
 import { onTabs, tellTabs } from './tabs.ts';
 import { ensureBlock } from './tags.ts';
@@ -119,7 +119,10 @@ export class JobStore {
       this.listen();
       void ensureBlock(this.jobId);
     } catch (error) {
-      if (error instanceof ApiProblem && error.status === 404 && this.confirmed.length + this.pending.length === 0) {
+      const unknown = error instanceof ApiProblem && error.status === 404;
+      // The copy that was put back is older than the whole job: what this device holds of it is listed.
+      if (unknown && this.confirmed.length > 0) await this.replace([]);
+      if (unknown && this.confirmed.length + this.pending.length === 0) {
         this.view = { ...this.view, status: 'missing', number: null, state: null, log: [] };
         this.tell();
         return;
@@ -180,25 +183,31 @@ export class JobStore {
    * holds is listed, not folded in; entered again by hand it is a new entry.
    */
   private async replace(entries: Entry[]): Promise<void> {
-    const db = await store();
     const there = new Set(entries.map((e) => e.id));
     const newest = entries.at(-1);
     const at = (newest as { received?: string } | undefined)?.received ?? newest?.at ?? '';
-    const tx = db.transaction(['entries', 'notTaken'], 'readwrite');
-    for (const entry of [...this.confirmed, ...this.ahead].filter((e) => !there.has(e.id))) {
-      await tx.objectStore('entries').delete(entry.id);
-      await tx.objectStore('notTaken').put({
+    const only = [...this.confirmed, ...this.ahead]
+      .filter((e) => !there.has(e.id))
+      .map((entry): NotTaken => ({
         id: entry.id,
         entry,
         keptBack: true,
         text: 'the shop’s history was put back to a time before it, and only this device has it',
         todo: 'look whether it is so, then enter it again or let it go',
         owed: [],
-      });
+      }));
+    try {
+      const tx = (await store()).transaction(['entries', 'notTaken'], 'readwrite');
+      for (const one of only) {
+        await tx.objectStore('entries').delete(one.id);
+        await tx.objectStore('notTaken').put(one);
+      }
+      for (const entry of entries) await tx.objectStore('entries').put(entry);
+      await tx.done;
+    } catch (error) {
+      storageFailed(error);
     }
-    for (const entry of entries) await tx.objectStore('entries').put(entry);
-    await tx.done;
-    setLine({ notTaken: await db.getAll('notTaken') });
+    setLine({ notTaken: [...lineState().notTaken.filter((one) => !only.some(({ id }) => id === one.id)), ...only] });
     this.confirmed = [];
     this.ahead = [];
     this.base = null;

@@ -82,7 +82,7 @@ describe('one way in', () => {
     expect((await (await store()).getAllFromIndex('entries', 'job', job.jobId)).map((e) => e.seq).sort()).toEqual([
       1, 2,
     ]);
-    const note = lineState().notTaken.find((one) => one.entry.kind === 'note')!;
+    const note = lineState().notTaken.find((one) => one.entry.jobId === job.jobId && one.entry.kind === 'note')!;
     await job.enterAgain('bo', note.entry);
     await letGo(note.id);
     await until(() => job.snapshot().state?.lastSeq === 3);
@@ -90,6 +90,18 @@ describe('one way in', () => {
     expect(server.log.at(-1)).toMatchObject({ by: 'bo', said: { by: 'ines' } });
     job.seenPutBack();
     expect(job.snapshot().putBack).toBeNull();
+  });
+
+  test('put back to before the whole job: it is missing there, and all this device holds of it is listed', async () => {
+    const job = await fresh();
+    await job.append('ines', 'opened', opened);
+    await job.append('ines', 'note', { text: 'mine' });
+    await until(() => job.snapshot().state?.lastSeq === 2);
+    server.putBack(job.jobId, 0);
+    await until(() => job.snapshot().status === 'missing');
+    expect(lineState().server).toBe('here');
+    const held = lineState().notTaken.filter((one) => one.entry.jobId === job.jobId);
+    expect(held.map((one) => one.entry.kind)).toEqual(['opened', 'note']);
   });
 
   test('another history of the same length is told by its hash', async () => {

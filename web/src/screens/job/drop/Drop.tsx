@@ -134,15 +134,11 @@ export default function Drop() {
           <>
             {!down && (
               <div className="tank-keys">
-                <button
-                  type="button"
-                  className="btn"
-                  data-action="say"
-                  disabled={!canSpeak()}
-                  onClick={() => say(words)}
-                >
-                  Say it
-                </button>
+                {canSpeak() && (
+                  <button type="button" className="btn" data-action="say" onClick={() => say(words)}>
+                    Say it
+                  </button>
+                )}
                 <button type="button" className="btn" data-action="ahead" onClick={() => setAhead(true)}>
                   Ahead
                 </button>

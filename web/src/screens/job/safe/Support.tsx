@@ -158,7 +158,12 @@ function TwoJacks({ jack }: { jack: { rated: number; pad: number } }) {
   const { length } = vehicle.tank.shape;
   const at = [length / 4, (3 * length) / 4] as const;
   if (at[1] - at[0] <= jack.pad) return null;
-  const { verdict, loads } = judgeTwoJacks(jack, { file: vehicle, litres: state.fuel.aboard, at });
+  const { verdict, loads } = judgeTwoJacks(jack, {
+    file: vehicle,
+    litres: state.fuel.aboard,
+    at,
+    over: vehicle.tank.shape.height / 2,
+  });
   return (
     <section aria-label="on two jacks" className="grid gap-2 border-t border-rule pt-3">
       <p>

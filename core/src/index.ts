@@ -1,4 +1,5 @@
 export { basisInWords } from './basis/index.ts';
+export { checked, expectedOf } from './checked/index.ts';
 export {
   complaintKinds,
   complaintOf,
@@ -85,6 +86,7 @@ export {
 export {
   asDeviceSays,
   checkBody,
+  kindOf,
   chords,
   completed,
   decidedOf,
@@ -163,10 +165,12 @@ export {
   lengthText,
   litres,
   mm,
+  ownUnit,
   readQuantity,
   rounded,
   say,
   scaleSteps,
+  siUnit,
   units,
   unitSystems,
   writeQuantity,
@@ -219,6 +223,7 @@ export {
   type StringSlack,
   type UpItem,
 } from './stops/index.ts';
+export { AllowBody, bayKinds, PersonBody, Shop, SignInBody, startingShop } from './shop/index.ts';
 export { summaryOf, type JobSummary } from './summary/index.ts';
 export {
   BURST,

@@ -1,18 +1,7 @@
-import { IsInt, Min } from 'class-validator';
-import {
-  checkBody,
-  foldJob,
-  InputError,
-  inWords,
-  recordLines,
-  stationNow,
-  summaryOf,
-  type Entry,
-} from '@iron-cradle/core';
+import { checkBody, foldJob, inWords, recordLines, stationNow, summaryOf, type Entry } from '@iron-cradle/core';
 import { readConfig } from '../src/config.ts';
 import { demoJobs } from '../src/demo/jobs.ts';
 import { demoVehicles } from '../src/demo/vehicles.ts';
-import { bodyOf } from '../src/http/body.ts';
 import { GENESIS, hashOf, verifyChain, type Chained } from '../src/jobs/chain.ts';
 import { readVehicle } from '../src/vehicles/routes.ts';
 
@@ -78,20 +67,6 @@ describe('configuration', () => {
     expect(() => readConfig({ DATABASE_URL: url, PORT })).toThrow(/PORT/),
   );
   test('no database is refused by name', () => expect(() => readConfig({})).toThrow(/DATABASE_URL/));
-});
-
-describe('request bodies', () => {
-  class Body {
-    @IsInt() @Min(1) n!: number;
-  }
-  test('come out as their class, without what does not belong', () => {
-    const read = bodyOf(Body, { n: 3, other: true });
-    expect(read).toBeInstanceOf(Body);
-    expect({ ...read }).toEqual({ n: 3 });
-  });
-  test.each([[{ n: 0 }], [{ n: 'x' }], [{}], [[]], ['text'], [null]])('%j is refused with its field', (raw) => {
-    expect(() => bodyOf(Body, raw)).toThrow(InputError);
-  });
 });
 
 describe('the demo shop', () => {

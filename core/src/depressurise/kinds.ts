@@ -1,4 +1,5 @@
 import { IsIn, IsNumber, IsOptional, Max, Min } from 'class-validator';
+import { InputError } from '../errors/index.ts';
 import { defineKind, defineSlice } from '../kernel/index.ts';
 
 /** Residual pressure read, or what counts instead. */
@@ -40,6 +41,10 @@ export const pressure = defineKind<'pressure', PressureBody, PressureSlice>({
   kind: 'pressure',
   version: 1,
   Body: PressureBody,
+  check: ({ reading, instead }) => {
+    if (reading === undefined && instead === undefined)
+      throw new InputError('body.reading', '', 'what the gauge reads, zero or more, or what counts instead');
+  },
   apply: (own, body, { moment: { id } }) => {
     own.pressure = { ...body, id };
     own.pressureEnded = null;

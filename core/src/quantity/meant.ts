@@ -18,6 +18,9 @@ const MEANT: Record<Dimension, { lo: number; hi: number }> = {
   force: { lo: 0, hi: 50_000 },
   voltage: { lo: -30, hi: 60 },
   resistance: { lo: 0, hi: 1e6 },
+  current: { lo: -60, hi: 60 },
+  flow: { lo: 0, hi: 0.1 / 60 },
+  count: { lo: 0, hi: 10_000_000 },
 };
 
 /**

@@ -87,7 +87,11 @@ function expectation({ dimension, unit }: ReadOptions): string {
     force: '300 N',
     voltage: '12.1 V or 60 mV',
     resistance: '47 Ω, 47 ohms or 0.9 kΩ',
+    current: '4.2 A or 600 mA',
+    flow: '7 L/min, 90 L/h or 24 gal/h',
+    count: '24, 24.50 or 48 210',
   };
+  if (dimension === 'count') return `a number like ${examples.count}`;
   return `a ${dimension} like ${examples[dimension]}; a bare number counts as ${units[dimension][unit]?.symbol ?? unit}`;
 }
 

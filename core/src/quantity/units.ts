@@ -13,8 +13,11 @@ export type Dimension =
   | 'force'
   | 'voltage'
   | 'resistance'
+  | 'current'
+  | 'flow'
   | 'share'
-  | 'angle';
+  | 'angle'
+  | 'count';
 
 /** SI value = written value × `factor` + `offset`. */
 export interface Unit {
@@ -34,7 +37,7 @@ const INCH = 0.0254;
 const LBF = LB * GRAVITY;
 
 /**
- * Units people write, with exact factors to SI (m, kg, m³, Pa, N·m, K, s, N).
+ * Units people write, with exact factors to SI (m, kg, m³, Pa, N·m, K, s, N, V, Ω, A, m³/s).
  * Source: NIST SP 811, appendix B (written from memory; checked in the tests against two unit libraries).
  */
 export const units: Record<Dimension, Record<string, Unit>> = {
@@ -93,8 +96,21 @@ export const units: Record<Dimension, Record<string, Unit>> = {
     Ω: { symbol: 'Ω', names: ['ω', 'ohm', 'ohms', 'r'], factor: 1 },
     kΩ: { symbol: 'kΩ', names: ['kω', 'kohm', 'kohms', 'k'], factor: 1000 },
   },
+  current: {
+    A: { symbol: 'A', names: ['a', 'amp', 'amps', 'ampere'], factor: 1 },
+    mA: { symbol: 'mA', names: ['ma', 'milliamp', 'milliamps'], factor: 0.001 },
+  },
+  flow: {
+    'L/min': { symbol: 'L/min', names: ['l/min', 'lpm'], factor: 0.001 / 60 },
+    'L/h': { symbol: 'L/h', names: ['l/h', 'lph'], factor: 0.001 / 3600 },
+    gph: { symbol: 'gal/h', names: ['gal/h', 'gph'], factor: 0.003785411784 / 3600 },
+  },
+  count: {
+    one: { symbol: '', names: [], factor: 1 },
+  },
   share: {
     '%': { symbol: '%', names: ['%', 'percent', 'pct'], factor: 0.01 },
+    part: { symbol: '', names: [], factor: 1 },
   },
   angle: {
     '°': { symbol: '°', names: ['°', 'deg', 'degree', 'degrees'], factor: 1 },
@@ -115,7 +131,7 @@ export function findUnit(dimension: Dimension, spelling: string, field: string):
   const wanted = spelling.toLowerCase().replace(/[\s.]/g, '');
   for (const unit of Object.values(units[dimension])) if (unit.names.includes(wanted)) return unit;
   const known = Object.values(units[dimension])
-    .map((u) => u.symbol)
+    .flatMap((u) => (u.symbol ? [u.symbol] : []))
     .join(', ');
   throw new InputError(field, spelling, `a unit of ${dimension}: ${known}`);
 }
@@ -124,3 +140,15 @@ export function findUnit(dimension: Dimension, spelling: string, field: string):
 export const toSI = (value: number, unit: Unit): number => value * unit.factor + (unit.offset ?? 0);
 /** A value in SI, in a unit. @example fromSI(344_738, psi) // 50 */
 export const fromSI = (value: number, unit: Unit): number => (value - (unit.offset ?? 0)) / unit.factor;
+
+/** A value in SI, in a unit of its dimension. @example ownUnit(0.04, 'length', 'mm') // 40 */
+export const ownUnit = (si: number, dimension: Dimension, unit: string): number => fromSI(si, named(dimension, unit));
+/** A value in a unit of its dimension, in SI. @example siUnit(40, 'length', 'mm') // 0.04 */
+export const siUnit = (value: number, dimension: Dimension, unit: string): number =>
+  toSI(value, named(dimension, unit));
+
+const named = (dimension: Dimension, unit: string): Unit => {
+  const found = units[dimension][unit];
+  if (!found) throw new InputError('unit', unit, `a unit of ${dimension}`);
+  return found;
+};

@@ -25,7 +25,7 @@ export function writeQuantity(si: number, options: WriteOptions): string {
   const value = fromSI(si, unit);
   if (unit.symbol === 'in' && options.decimals === undefined)
     return `${inchFraction(value, options.denominator ?? 16)} in`;
-  return `${plainNumber(value, options.decimals ?? 1)} ${unit.symbol}`;
+  return `${plainNumber(value, options.decimals ?? 1)} ${unit.symbol}`.trimEnd();
 }
 
 /** Fixed decimals without trailing zeros and without minus zero. @example plainNumber(2.50, 2) // '2.5' */

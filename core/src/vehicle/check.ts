@@ -1,6 +1,7 @@
 import { InputError } from '../errors/index.ts';
 import { checkShape, trappedFuel } from '../shape/index.ts';
 import type { VehicleFile } from './types.ts';
+import { checkWritten } from './written.ts';
 import type { Range, Way } from './ways.ts';
 import { jobEvents, waitsOf } from './waits.ts';
 
@@ -8,13 +9,14 @@ import { jobEvents, waitsOf } from './waits.ts';
 const MOST_TO_PLAN = 56;
 
 /**
- * Checks the sense of a vehicle file whose structure already fits the schema: ranges in rising order, places on the
- * tank, unique ids, `after` and `while` that name something and can be followed, no more than can be planned.
+ * Checks the sense of a vehicle file whose structure already fits the schema: names that are written, ranges in rising
+ * order, places on the tank, unique ids, `after` and `while` that name something and can be followed, no more than can be planned.
  *
  * @throws InputError for the first thing that is wrong, with its path
  * @example checkVehicle(archetypes[0])
  */
 export function checkVehicle(file: VehicleFile): void {
+  checkWritten(file);
   if (file.clear % 5 !== 0 || file.clear <= 0)
     throw new InputError('clear', String(file.clear), 'a multiple of 5 mm above zero');
   const known = new Set<string>();

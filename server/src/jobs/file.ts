@@ -1,7 +1,6 @@
 import { IsArray, IsDefined, IsIn, IsObject, IsOptional } from 'class-validator';
-import { checkBody, foldJob, InputError, summaryOf, type JobFile, type JobState } from '@iron-cradle/core';
+import { checkBody, checked, foldJob, InputError, summaryOf, type JobFile, type JobState } from '@iron-cradle/core';
 import { inTransaction, type Database } from '../db/connect.ts';
-import { bodyOf } from '../http/body.ts';
 import { notFound, Problem } from '../http/problem.ts';
 import { readShop } from '../shop/shop.ts';
 import { entryOf, rowOf, verifyChain, type Chained, type Numbered } from './chain.ts';
@@ -48,7 +47,7 @@ export async function exportJob(db: Database, jobId: string, withPhotos = false)
  * @throws InputError, or Problem 409 when the job is already here
  */
 export async function importJob(db: Database, raw: unknown): Promise<{ id: string; number: number }> {
-  const file = bodyOf(JobFileBody, raw);
+  const file = checked(JobFileBody, raw);
   const id = text(file.job.id, 'job.id');
   // The chain is walked over the text as it came, before anything is checked or carried to a newer version.
   const rows = file.entries.map((entry, i) => rowFrom(entry, id, i));

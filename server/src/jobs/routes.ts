@@ -1,9 +1,8 @@
 import express, { Router } from 'express';
 import { Op } from 'sequelize';
 import { IsArray, ArrayMaxSize, ArrayMinSize } from 'class-validator';
-import { figuresOf, InputError, SERVER_NUMBERS } from '@iron-cradle/core';
+import { checked, figuresOf, InputError, SERVER_NUMBERS } from '@iron-cradle/core';
 import { inTransaction, type Database } from '../db/connect.ts';
-import { bodyOf } from '../http/body.ts';
 import { notFound, signInFirst } from '../http/problem.ts';
 import { readShop } from '../shop/shop.ts';
 import { append } from './append.ts';
@@ -44,7 +43,7 @@ export function jobRoutes(db: Database, bell: Bell, states: States): Router {
   });
 
   routes.post('/:id/entries', async (request, response) => {
-    const { entries } = bodyOf(EntriesBody, request.body);
+    const { entries } = checked(EntriesBody, request.body);
     const result = await append(db, states, {
       jobId: request.params.id,
       entries,

@@ -1,9 +1,8 @@
 import { Router } from 'express';
-import { unitSystems, type UnitSystem } from '@iron-cradle/core';
-import { IsIn, IsInt, IsString, Length, Matches, Max, Min } from 'class-validator';
+import { AllowBody, checked, SignInBody, unitSystems, type UnitSystem } from '@iron-cradle/core';
+import { IsIn } from 'class-validator';
 import { randomUUID } from 'node:crypto';
 import type { Database } from '../db/connect.ts';
-import { bodyOf } from '../http/body.ts';
 import { Problem, signInFirst } from '../http/problem.ts';
 import { checkPin } from './signIn.ts';
 
@@ -13,19 +12,8 @@ declare module 'express-session' {
   }
 }
 
-class SignInBody {
-  @IsString() @Length(1, 60) personId!: string;
-  @IsString() @Matches(/^\d{4,8}$/, { message: 'pin must be four to eight digits' }) pin!: string;
-}
-
 class UnitsBody {
   @IsIn(unitSystems) units!: UnitSystem;
-}
-
-class ApprovalBody extends SignInBody {
-  @IsString() @Length(1, 60) jobId!: string;
-  @IsInt() @Min(1) @Max(4) gate!: number;
-  @IsString() @Length(1, 40) item!: string;
 }
 
 /** Who is there, and who is signed in on this device. */
@@ -46,7 +34,7 @@ export function peopleRoutes(db: Database): Router {
   });
 
   routes.post('/session', async (request, response) => {
-    const { personId, pin } = bodyOf(SignInBody, request.body);
+    const { personId, pin } = checked(SignInBody, request.body);
     const person = await checkPin(db, { personId, pin });
     // A new session for a new person, so that an old cookie is worth nothing.
     await new Promise<void>((resolve, reject) =>
@@ -59,7 +47,7 @@ export function peopleRoutes(db: Database): Router {
   routes.put('/session/units', async (request, response) => {
     const { personId } = request.session;
     if (!personId) throw signInFirst();
-    const { units } = bodyOf(UnitsBody, request.body);
+    const { units } = checked(UnitsBody, request.body);
     await db.models.Person.update({ units }, { where: { id: personId } });
     response.json({ person: await me(personId) });
   });
@@ -71,7 +59,7 @@ export function peopleRoutes(db: Database): Router {
 
   routes.post('/approvals', async (request, response) => {
     if (!request.session.personId) throw signInFirst();
-    const body = bodyOf(ApprovalBody, request.body);
+    const body = checked(AllowBody, request.body);
     const lead = await checkPin(db, { personId: body.personId, pin: body.pin });
     if (lead.role !== 'lead')
       throw new Problem(403, 'Only the lead', { detail: 'An exception at a gate takes the lead’s PIN.' });

@@ -1,22 +1,14 @@
 import { Router, type Request } from 'express';
-import { IsIn, IsString, Length, Matches } from 'class-validator';
 import { randomUUID } from 'node:crypto';
 import { Op } from 'sequelize';
-import { figuresOf, InputError } from '@iron-cradle/core';
+import { checked, figuresOf, InputError, PersonBody, Shop } from '@iron-cradle/core';
 import type { Database } from '../db/connect.ts';
-import { bodyOf } from '../http/body.ts';
 import { Problem, signInFirst } from '../http/problem.ts';
 import { hashPin } from '../people/signIn.ts';
 import { bringFigures } from '../jobs/append.ts';
 import type { Bell } from '../jobs/events.ts';
 import type { States } from '../jobs/states.ts';
-import { readShop, Shop, writeShop } from './shop.ts';
-
-class PersonBody {
-  @IsString() @Length(1, 40) name!: string;
-  @IsIn(['technician', 'lead']) role!: 'technician' | 'lead';
-  @IsString() @Matches(/^\d{4,8}$/, { message: 'pin must be four to eight digits' }) pin!: string;
-}
+import { readShop, writeShop } from './shop.ts';
 
 /** The shop's own figures and people; changed by the lead, or by the first person in an empty shop. */
 export function shopRoutes(
@@ -39,8 +31,7 @@ export function shopRoutes(
 
   routes.put('/shop', async (request, response) => {
     await mustBeLead(request);
-    const shop = bodyOf(Shop, request.body);
-    if (shop.two < shop.alone) throw new InputError('two', String(shop.two), `at least the ${shop.alone} kg of one`);
+    const shop = checked(Shop, request.body);
     await writeShop(db, { ...shop });
     for (const id of await bringFigures(db, states, { figures: figuresOf(shop), by: request.session.personId ?? '' }))
       bell.ring(id);
@@ -50,7 +41,7 @@ export function shopRoutes(
   routes.post('/people', async (request, response) => {
     const first = await nobodyYet();
     if (!first) await mustBeLead(request);
-    const { name, role, pin } = bodyOf(PersonBody, request.body);
+    const { name, role, pin } = checked(PersonBody, request.body);
     if (await db.models.Person.findOne({ where: { name } }))
       throw new InputError('name', name, 'a name nobody here has yet');
     const person = await db.models.Person.create({

@@ -23,6 +23,8 @@ interface QuantityFieldProps {
   hint?: string;
   /** What stands in it at first. */
   initial?: string;
+  /** What is wrong with the figure itself, once it was handed in. */
+  error?: string | undefined;
 }
 
 const KEYS = ['1', '2', '3', '4', '5', '6', '7', '8', '9', '.', '0', '⌫'];
@@ -39,6 +41,7 @@ export function QuantityField({
   decimals = 1,
   hint,
   initial = '',
+  error,
 }: QuantityFieldProps) {
   const id = useId();
   const [text, setText] = useState(initial);
@@ -64,6 +67,7 @@ export function QuantityField({
   };
   const { value, problem } = read(text);
   const doubted = value !== null && text !== meant && !canBeMeant(value, dimension);
+  const wrong = problem ?? (doubted ? null : (error ?? null));
   const show = (si: number) => writeQuantity(si, { dimension, unit, decimals });
   const press = (key: string) =>
     change(
@@ -82,7 +86,7 @@ export function QuantityField({
           placeholder={units[dimension][unit]?.symbol ?? unit}
           inputMode="text"
           autoComplete="off"
-          aria-invalid={problem !== null}
+          aria-invalid={wrong !== null}
           aria-describedby={`${id}-said`}
           onChange={(event) => change(event.target.value)}
         />
@@ -92,10 +96,10 @@ export function QuantityField({
       </div>
       <p
         id={`${id}-said`}
-        className={`min-h-6 ${problem || doubted ? 'font-semibold text-halt' : 'text-quiet'}`}
+        className={`min-h-6 ${wrong || doubted ? 'font-semibold text-halt' : 'text-quiet'}`}
         aria-live="polite"
       >
-        {problem ??
+        {wrong ??
           (value
             ? value.lo === value.hi
               ? `${doubted ? 'really' : 'understood:'} ${show(value.typ)}${doubted ? '?' : ''}`

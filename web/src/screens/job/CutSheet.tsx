@@ -1,39 +1,32 @@
 import { CUT_CAUTION, cutKinds, judgeCut, nameOf, triedFirst, untriedOf, type CutKind } from '@iron-cradle/core';
-import { useState } from 'react';
+import { useWatch } from 'react-hook-form';
+import { FormText } from '../../form/FormText.tsx';
+import { useEntryForm } from '../../form/useEntryForm.ts';
 import { useJob, useTags } from '../../log/useJob.ts';
 import { Shape } from '../../look/Shapes.tsx';
 import { Strap } from '../../look/Strap.tsx';
 import { Choice } from '../../ui/Choice.tsx';
 import { PickMany } from '../../ui/PickMany.tsx';
 import { Sheet } from '../../ui/Sheet.tsx';
-import { TextField } from '../../ui/TextField.tsx';
 import { VerdictView } from '../../ui/VerdictView.tsx';
 
 /** Before something is cut that can’t be made whole: what has not been tried yet? */
 export function CutSheet({ about, open, onClose }: { about: string | null; open: boolean; onClose: () => void }) {
-  const { state, enter } = useJob();
-  const [what, setWhat] = useState<CutKind>(about ? 'hose' : 'clamp');
-  const [tried, setTried] = useState<string[]>([]);
-  const [where, setWhere] = useState('');
-  const [words, setWords] = useState('');
+  const { state } = useJob();
+  const form = useEntryForm({
+    kind: 'cut',
+    start: { what: about ? 'hose' : 'clamp', tried: [], where: '', words: '' },
+    onDone: onClose,
+  });
+  const [what = 'clamp', tried = [], where = '', words = ''] = useWatch({
+    control: form.control,
+    name: ['what', 'tried', 'where', 'words'],
+  }) as [CutKind?, string[]?, string?, string?];
   const key = about?.startsWith('line:') ? about : null;
   const tags = useTags(state, key ? [key] : []);
   const untried = untriedOf(what, tried);
-  const cut = async () => {
-    if (
-      !(await enter('cut', {
-        what,
-        where: where.trim(),
-        tried,
-        ...(key ? { key } : {}),
-        ...(key && tags[key] ? { tag: tags[key] } : {}),
-        ...(words.trim() ? { words: words.trim() } : {}),
-      }))
-    )
-      return;
-    setTried([]);
-    onClose();
-  };
+  const setTried = (list: string[]) => form.setValue('tried', list);
+  const cut = () => form.say({ ...(key ? { key } : {}), ...(key && tags[key] ? { tag: tags[key] } : {}) });
   return (
     <Sheet
       open={open}
@@ -47,7 +40,7 @@ export function CutSheet({ about, open, onClose }: { about: string | null; open:
           value={what}
           columns="grid-cols-3"
           options={cutKinds.map((value) => ({ value, label: capital(value) }))}
-          onChoose={(next) => (setWhat(next), setTried([]))}
+          onChoose={(next) => (form.setValue('what', next), setTried([]))}
         />
         <p className="text-quiet">Tried already</p>
         <PickMany things={triedFirst[what].map((id) => ({ id }))} picked={tried} onPick={setTried} />
@@ -55,20 +48,8 @@ export function CutSheet({ about, open, onClose }: { about: string | null; open:
         <p className="flex gap-3 border-l-4 border-look pl-3">
           <Shape outcome="doubtful" size={24} /> {CUT_CAUTION}
         </p>
-        <TextField
-          label="Where, in words"
-          value={where}
-          maxLength={80}
-          onChange={(event) => setWhere(event.target.value)}
-        />
-        {untried.length > 0 && (
-          <TextField
-            label="Why all the same"
-            value={words}
-            maxLength={300}
-            onChange={(event) => setWords(event.target.value)}
-          />
-        )}
+        <FormText form={form} name="where" label="Where, in words" maxLength={80} expected="where it was cut" />
+        {untried.length > 0 && <FormText form={form} name="words" label="Why all the same" maxLength={300} />}
         <Strap
           data-action="cut"
           onClick={() => void cut()}

@@ -1,24 +1,27 @@
 import { useState } from 'react';
+import { useWatch } from 'react-hook-form';
+import { FormQuantity } from '../../form/FormQuantity.tsx';
+import { useEntryForm } from '../../form/useEntryForm.ts';
 import { newId } from '../../log/device.ts';
 import { drawNumber } from '../../log/tags.ts';
 import { useJob } from '../../log/useJob.ts';
 import { Strap } from '../../look/Strap.tsx';
 import { Sheet } from '../../ui/Sheet.tsx';
-import { TextField } from '../../ui/TextField.tsx';
 
 const THINGS = ['rag', 'plug', 'lamp', 'magnet'] as const;
 
 /** Something goes in that must come out again: counted in under a number, counted out. */
 export function PutIn() {
   const { jobId, enter } = useJob();
-  const [painted, setPainted] = useState<{ name: string; number: string } | null>(null);
-  const keep = (name: string, tag: number) => enter('putIn', { name, tag, before: 'the ring closes' });
+  const [painted, setPainted] = useState<string | null>(null);
+  const before = 'the ring closes';
+  const form = useEntryForm({ kind: 'putIn', start: { before }, onDone: () => setPainted(null) });
+  const number = useWatch({ control: form.control, name: 'tag' }) as number | null | undefined;
   const put = async (name: string) => {
     const tag = await drawNumber(jobId, `thing-${newId()}`);
-    if (tag === null) setPainted({ name, number: '' });
-    else await keep(name, tag);
+    if (tag === null) setPainted(name);
+    else await enter('putIn', { name, tag, before });
   };
-  const number = Number(painted?.number);
   return (
     <div className="pt-4">
       <p className="pb-2 text-quiet">Something goes in, and must come out again:</p>
@@ -32,20 +35,15 @@ export function PutIn() {
       <Sheet
         open={painted !== null}
         onClose={() => setPainted(null)}
-        title={`What is painted on the ${painted?.name ?? ''}?`}
+        title={`What is painted on the ${painted ?? ''}?`}
         hint="The server is away and this device has no numbers of its own: paint one that is not used yet."
       >
         {painted && (
           <div className="grid gap-3">
-            <TextField
-              label="Number"
-              inputMode="numeric"
-              value={painted.number}
-              onChange={(event) => setPainted({ ...painted, number: event.target.value })}
-            />
+            <FormQuantity form={form} name="tag" label="Number" dimension="count" unit="one" step={1} decimals={0} />
             <Strap
-              onClick={() => void keep(painted.name, number).then(() => setPainted(null))}
-              waitsFor={Number.isInteger(number) && number > 0 ? undefined : 'type the number'}
+              onClick={() => void form.say({ name: painted })}
+              waitsFor={number === null || number === undefined ? 'type the number' : undefined}
             >
               It is in
             </Strap>

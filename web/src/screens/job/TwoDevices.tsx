@@ -3,10 +3,8 @@ import {
   asDeviceSays,
   entryInLog,
   gridNearest,
-  InputError,
   lengthText,
   poseInWords,
-  readQuantity,
   resourceName,
   roundTo,
   samePose,
@@ -24,7 +22,7 @@ import { Shape } from '../../look/Shapes.tsx';
 import { Strap } from '../../look/Strap.tsx';
 import { useNames } from '../../net/queries.ts';
 import { Choice } from '../../ui/Choice.tsx';
-import { TextField } from '../../ui/TextField.tsx';
+import { QuantityField } from '../../ui/QuantityField.tsx';
 
 /**
  * Two devices said different things, neither knowing of the other: what is true now? Nothing is planned from it until it
@@ -127,18 +125,7 @@ function WhereItHangs({ between, devices, onSay }: Disputed & { onSay: (pose: Po
   const poses = [...new Map(said.map(({ pose }) => [`${pose.f}/${pose.r}`, pose])).values()];
   const whose = (pose: Pose) => said.flatMap((one) => (samePose(one.pose, pose) ? [one.name] : [])).join(' and ');
   const [chosen, setChosen] = useState<string | null>(null);
-  const [typed, setTyped] = useState({ f: '', r: '' });
-  const read = (text: string): number | null => {
-    try {
-      return text.trim() === ''
-        ? null
-        : gridNearest(readQuantity(text, { dimension: 'length', unit: units === 'us' ? 'in' : 'mm' }).typ * 1000);
-    } catch (error) {
-      if (error instanceof InputError) return null;
-      throw error;
-    }
-  };
-  const own = { f: read(typed.f), r: read(typed.r) };
+  const [own, setOwn] = useState<{ f: number | null; r: number | null }>({ f: null, r: null });
   const pose = chosen === 'own' ? own : (poses.find((p) => `${p.f}/${p.r}` === chosen) ?? { f: null, r: null });
   const ready = pose.f !== null && pose.r !== null;
   return (
@@ -165,11 +152,12 @@ function WhereItHangs({ between, devices, onSay }: Disputed & { onSay: (pose: Po
       {chosen === 'own' && (
         <div className="grid grid-cols-2 gap-3">
           {(['f', 'r'] as const).map((end, i) => (
-            <TextField
+            <QuantityField
               key={end}
               label={`${ends[i] ?? end} end hangs`}
-              value={typed[end]}
-              onChange={(event) => setTyped({ ...typed, [end]: event.target.value })}
+              dimension="length"
+              unit={units === 'us' ? 'in' : 'mm'}
+              onRead={(value) => setOwn((had) => ({ ...had, [end]: value ? gridNearest(value.typ * 1000) : null }))}
             />
           ))}
         </div>
@@ -192,22 +180,14 @@ function WhereItHangs({ between, devices, onSay }: Disputed & { onSay: (pose: Po
 /** Litres aboard, measured anew. */
 function LitresAboard({ onSay }: { onSay: (litres: number) => void }) {
   const units = useUnits();
-  const [text, setText] = useState('');
-  let litres: number | null = null;
-  try {
-    const read =
-      text.trim() === '' ? null : readQuantity(text, { dimension: 'volume', unit: units === 'us' ? 'gal' : 'L' });
-    litres = read ? roundTo(read.typ * 1000, 0.1) : null;
-  } catch (error) {
-    if (!(error instanceof InputError)) throw error;
-  }
+  const [litres, setLitres] = useState<number | null>(null);
   return (
     <div className="grid gap-3">
-      <TextField
+      <QuantityField
         label="Litres aboard, dipped or seen anew"
-        value={text}
-        onChange={(event) => setText(event.target.value)}
-        error={text.trim() !== '' && litres === null ? 'Expected litres, as 12 or 3 gal.' : undefined}
+        dimension="volume"
+        unit={units === 'us' ? 'gal' : 'L'}
+        onRead={(value) => setLitres(value ? roundTo(value.typ * 1000, 0.1) : null)}
       />
       <Strap
         data-settle="fuel"

@@ -64,7 +64,7 @@ describe('two devices that say different things', () => {
     const job = disputed('fill', { litres: 9 }, { litres: 20 }, 'us');
     expect(of()).toBe('fuel');
     await user.type(screen.getByLabelText(/Litres aboard/), 'plenty');
-    expect(screen.getByText(/Expected litres/)).toBeTruthy();
+    expect(screen.getByText(/Expected a volume/)).toBeTruthy();
     await user.clear(screen.getByLabelText(/Litres aboard/));
     await user.type(screen.getByLabelText(/Litres aboard/), '3 gal');
     await user.click(strap('fuel'));

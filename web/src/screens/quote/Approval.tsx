@@ -1,56 +1,43 @@
-import { useState } from 'react';
-import { useForm } from 'react-hook-form';
-import { useJob } from '../../log/useJob.ts';
-import { Choice } from '../../ui/Choice.tsx';
-import { TextField } from '../../ui/TextField.tsx';
+import { FormChoice } from '../../form/FormChoice.tsx';
+import { FormText } from '../../form/FormText.tsx';
+import { useEntryForm } from '../../form/useEntryForm.ts';
 
 const answers = [
   { value: 'yes', label: 'Yes' },
   { value: 'no', label: 'No' },
   { value: 'call', label: 'Call first' },
 ] as const;
-type Answer = (typeof answers)[number]['value'];
 
 /** What the owner said, who it was and how: an entry of the log. */
 export function Approval() {
-  const { enter } = useJob();
-  const [answer, setAnswer] = useState<Answer | null>(null);
-  const form = useForm({ defaultValues: { who: '', how: '' } });
-  const { errors } = form.formState;
-  const missing = form.formState.isSubmitted && answer === null;
+  const form = useEntryForm({ kind: 'approval', start: { who: '', how: '' } });
   return (
     <form
       noValidate
       aria-label="what the owner said"
       className="no-print grid gap-4 p-5 mid:p-9"
-      onSubmit={(event) =>
-        void form.handleSubmit(async ({ who, how }) => {
-          if (!answer) return;
-          if (!(await enter('approval', { answer, who: who.trim(), how: how.trim() }))) return;
-          form.reset();
-          setAnswer(null);
-        })(event)
-      }
+      onSubmit={(event) => {
+        event.preventDefault();
+        void form.say();
+      }}
     >
       <h2 className="text-24">What the owner said</h2>
-      <Choice label="" value={answer} onChoose={setAnswer} columns="grid-cols-3" options={answers} />
-      {missing && (
-        <p role="alert" className="font-semibold text-halt">
-          Expected yes, no, or call first.
-        </p>
-      )}
+      <FormChoice
+        form={form}
+        name="answer"
+        label=""
+        columns="grid-cols-3"
+        options={answers}
+        expected="yes, no, or call first"
+      />
       <div className="grid gap-4 mid:grid-cols-2">
-        <TextField
-          label="Who said it"
-          error={errors.who?.message}
-          maxLength={80}
-          {...form.register('who', { validate: (v) => v.trim().length > 0 || 'Expected a name.' })}
-        />
-        <TextField
+        <FormText form={form} name="who" label="Who said it" maxLength={80} expected="a name" />
+        <FormText
+          form={form}
+          name="how"
           label="How: by phone, at the counter, in writing"
-          error={errors.how?.message}
           maxLength={80}
-          {...form.register('how', { validate: (v) => v.trim().length > 0 || 'Expected how it was said.' })}
+          expected="how it was said"
         />
       </div>
       <button type="submit" className="btn" data-action="approval">

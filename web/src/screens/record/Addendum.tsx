@@ -1,4 +1,6 @@
 import { useState } from 'react';
+import { useWatch } from 'react-hook-form';
+import { useEntryForm } from '../../form/useEntryForm.ts';
 import { useEnter } from '../../log/useJob.ts';
 import { Strap } from '../../look/Strap.tsx';
 import { Sheet } from '../../ui/Sheet.tsx';
@@ -6,14 +8,17 @@ import { Sheet } from '../../ui/Sheet.tsx';
 /** After the signature nothing changes; something can be added under its own date. */
 export function Addendum({ jobId, signed, onDone }: { jobId: string; signed: boolean; onDone: () => void }) {
   const [open, setOpen] = useState(false);
-  const [text, setText] = useState('');
   const { enter, problem } = useEnter(jobId);
-  const add = async () => {
-    if (!(await enter('addendum', { text: text.trim() }))) return;
-    setText('');
-    setOpen(false);
-    setTimeout(onDone, 600);
-  };
+  const form = useEntryForm({
+    kind: 'addendum',
+    start: { text: '' },
+    enter,
+    onDone: () => {
+      setOpen(false);
+      setTimeout(onDone, 600);
+    },
+  });
+  const text = useWatch({ control: form.control, name: 'text' }) as string | undefined;
   return (
     <>
       <button type="button" className="btn" disabled={!signed} onClick={() => setOpen(true)}>
@@ -28,17 +33,11 @@ export function Addendum({ jobId, signed, onDone }: { jobId: string; signed: boo
         <label className="block text-quiet" htmlFor="addendum">
           What is to be added
         </label>
-        <textarea
-          id="addendum"
-          className="field min-h-32"
-          value={text}
-          maxLength={2000}
-          onChange={(event) => setText(event.target.value)}
-        />
+        <textarea id="addendum" className="field min-h-32" maxLength={2000} {...form.register('text')} />
         <p role="alert" className="min-h-6 font-semibold text-halt">
           {problem ?? ''}
         </p>
-        <Strap onClick={() => void add()} waitsFor={text.trim() ? undefined : 'write something'}>
+        <Strap onClick={() => void form.say()} waitsFor={text?.trim() ? undefined : 'write something'}>
           Add it
         </Strap>
       </Sheet>

@@ -1,12 +1,13 @@
 import { entryInWords, type JobState } from '@iron-cradle/core';
 import { useState } from 'react';
 import { useUnits } from '../../app/units.ts';
+import { FormText } from '../../form/FormText.tsx';
+import { useEntryForm } from '../../form/useEntryForm.ts';
 import { useEnter, useJobView } from '../../log/useJob.ts';
 import { Strap } from '../../look/Strap.tsx';
 import { Shape } from '../../look/Shapes.tsx';
 import { useMe, useNames } from '../../net/queries.ts';
 import { Sheet } from '../../ui/Sheet.tsx';
-import { TextField } from '../../ui/TextField.tsx';
 
 /**
  * A signed job: what came in late, made without knowing the signature, waits for the lead: it stands beside the record, or
@@ -19,9 +20,17 @@ export function Late({ jobId, state, onDone }: { jobId: string; state: JobState;
   const { log } = useJobView(jobId);
   const { enter, problem } = useEnter(jobId);
   const [opening, setOpening] = useState(false);
-  const [reason, setReason] = useState('');
   const waiting = state.late.filter((entry) => !entry.stands);
   const done = () => setTimeout(onDone, 600);
+  const form = useEntryForm({
+    kind: 'reopened',
+    start: { reason: '' },
+    enter,
+    onDone: () => {
+      setOpening(false);
+      done();
+    },
+  });
   if (!state.signed) return null;
   const lead = me?.role === 'lead';
   if (waiting.length === 0 && !lead) return null;
@@ -80,13 +89,8 @@ export function Late({ jobId, state, onDone }: { jobId: string; state: JobState;
         hint="What came late takes effect. It has to be signed anew; the first signature stays on the record."
       >
         <div className="grid gap-3">
-          <TextField label="Why" value={reason} maxLength={300} onChange={(event) => setReason(event.target.value)} />
-          <Strap
-            onClick={() => void enter('reopened', { reason: reason.trim() }).then(() => (setOpening(false), done()))}
-            waitsFor={reason.trim().length >= 3 ? undefined : 'say why'}
-          >
-            Open it again
-          </Strap>
+          <FormText form={form} name="reason" label="Why" maxLength={300} expected="a reason in a few words" />
+          <Strap onClick={() => void form.say()}>Open it again</Strap>
         </div>
       </Sheet>
     </section>

@@ -1,11 +1,12 @@
+import { PersonBody } from '@iron-cradle/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { useForm } from 'react-hook-form';
 import { TopBar } from '../../app/TopBar.tsx';
+import { FormChoice } from '../../form/FormChoice.tsx';
+import { FormText } from '../../form/FormText.tsx';
+import { useBodyForm } from '../../form/useBodyForm.ts';
 import { call } from '../../net/api.ts';
 import { useMe, usePeople, useShop, useSignOut } from '../../net/queries.ts';
-import { Choice } from '../../ui/Choice.tsx';
-import { TextField } from '../../ui/TextField.tsx';
 import { MyUnits, ThisDevice } from './ThisDevice.tsx';
 import { Rules } from './Rules.tsx';
 
@@ -50,13 +51,11 @@ export default function ShopScreen() {
 
 function AddPerson() {
   const client = useQueryClient();
-  const [role, setRole] = useState<'technician' | 'lead'>('technician');
-  const form = useForm({ defaultValues: { name: '', pin: '' } });
-  const { errors } = form.formState;
+  const form = useBodyForm<PersonBody>({ Body: PersonBody }, { name: '', pin: '', role: 'technician' });
   const add = useMutation({
-    mutationFn: (body: { name: string; pin: string }) => call('POST', '/people', { body: { ...body, role } }),
+    mutationFn: (body: PersonBody) => call('POST', '/people', { body }),
     onSuccess: async () => {
-      form.reset();
+      form.anew();
       await client.invalidateQueries({ queryKey: ['people'] });
     },
   });
@@ -64,25 +63,15 @@ function AddPerson() {
     <form
       noValidate
       className="grid gap-3 pt-6"
-      onSubmit={(event) => void form.handleSubmit((v) => add.mutate(v))(event)}
+      onSubmit={(event) => void form.handleSubmit((body) => add.mutate(body))(event)}
     >
       <h3 className="text-20">Add somebody</h3>
-      <TextField
-        label="Name"
-        error={errors.name?.message}
-        {...form.register('name', { validate: (v) => v.trim().length > 0 || 'Expected a name.' })}
-      />
-      <TextField
-        label="PIN, four to eight digits"
-        inputMode="numeric"
-        autoComplete="off"
-        error={errors.pin?.message}
-        {...form.register('pin', { pattern: { value: /^\d{4,8}$/, message: 'Expected four to eight digits.' } })}
-      />
-      <Choice
+      <FormText form={form} name="name" label="Name" maxLength={40} expected="a name" />
+      <FormText form={form} name="pin" label="PIN, four to eight digits" inputMode="numeric" />
+      <FormChoice
+        form={form}
+        name="role"
         label="As"
-        value={role}
-        onChoose={setRole}
         options={[
           { value: 'technician', label: 'Technician' },
           { value: 'lead', label: 'Lead' },

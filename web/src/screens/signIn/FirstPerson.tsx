@@ -1,21 +1,17 @@
+import { PersonBody } from '@iron-cradle/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { useForm } from 'react-hook-form';
 import { TopBar } from '../../app/TopBar.tsx';
+import { FormText } from '../../form/FormText.tsx';
+import { useBodyForm } from '../../form/useBodyForm.ts';
 import { Strap } from '../../look/Strap.tsx';
 import { call } from '../../net/api.ts';
-import { TextField } from '../../ui/TextField.tsx';
-
-interface First {
-  name: string;
-  pin: string;
-}
 
 /** An empty shop: the first person is the lead. */
 export default function FirstPerson() {
   const client = useQueryClient();
-  const form = useForm<First>({ defaultValues: { name: '', pin: '' } });
+  const form = useBodyForm<PersonBody>({ Body: PersonBody }, { name: '', pin: '', role: 'lead' });
   const add = useMutation({
-    mutationFn: (first: First) => call('POST', '/people', { body: { ...first, role: 'lead' } }),
+    mutationFn: (body: PersonBody) => call('POST', '/people', { body }),
     onSuccess: () => client.invalidateQueries({ queryKey: ['people'] }),
   });
   return (
@@ -27,22 +23,12 @@ export default function FirstPerson() {
           Say who you are. You will be the lead: you can add the others, and allow exceptions at a gate.
         </p>
         <form
-          onSubmit={(event) => void form.handleSubmit((first) => add.mutate(first))(event)}
+          onSubmit={(event) => void form.handleSubmit((body) => add.mutate(body))(event)}
           className="grid gap-4"
           noValidate
         >
-          <TextField
-            label="Your name"
-            error={form.formState.errors.name?.message}
-            {...form.register('name', { validate: (v) => v.trim().length > 0 || 'Expected a name.' })}
-          />
-          <TextField
-            label="A PIN of four to eight digits"
-            inputMode="numeric"
-            autoComplete="off"
-            error={form.formState.errors.pin?.message}
-            {...form.register('pin', { pattern: { value: /^\d{4,8}$/, message: 'Expected four to eight digits.' } })}
-          />
+          <FormText form={form} name="name" label="Your name" maxLength={40} expected="a name" />
+          <FormText form={form} name="pin" label="A PIN of four to eight digits" inputMode="numeric" />
           <p role="alert" className="min-h-6 font-semibold text-halt">
             {add.error?.message ?? ''}
           </p>

@@ -1,10 +1,10 @@
 import { connectionKinds, fittings, type Connection, type VehicleFile, present } from '@iron-cradle/core';
 import { useState } from 'react';
 import { Choice } from '../../ui/Choice.tsx';
-import { TextField } from '../../ui/TextField.tsx';
 import { StringSheet } from '../job/plan/StringSheet.tsx';
 import type { Draft } from './useDraft.ts';
 import { freshId } from './fresh.ts';
+import { FileText } from './FileText.tsx';
 import { Place } from './Place.tsx';
 import { RangeField } from './RangeField.tsx';
 import { Select } from './Select.tsx';
@@ -39,7 +39,8 @@ export const newLine = (file: VehicleFile): Connection => {
 /** One connection: where it sits, how far it lets, where it parts and where it is made. */
 export function LineForm({ draft, id }: { draft: Draft; id: string }) {
   const [string, setString] = useState(false);
-  const line = draft.file.connections.find((c) => c.id === id);
+  const n = draft.file.connections.findIndex((c) => c.id === id);
+  const line = draft.file.connections[n];
   if (!line) return null;
   const set = (work: (line: Connection) => void) =>
     draft.change((file) =>
@@ -53,11 +54,12 @@ export function LineForm({ draft, id }: { draft: Draft; id: string }) {
     );
   return (
     <div className="grid gap-4">
-      <TextField
+      <FileText
+        draft={draft}
+        at={`connections[${n}].name`}
         label="Name"
         value={line.name}
-        error={line.name.trim() === '' ? 'Expected a name.' : undefined}
-        onChange={(event) => set((l) => void (l.name = event.target.value))}
+        put={(file, text) => (file.connections[n]!.name = text)}
       />
       <div className="grid gap-x-4 gap-y-3 mid:grid-cols-3">
         <Select
@@ -79,7 +81,12 @@ export function LineForm({ draft, id }: { draft: Draft; id: string }) {
           onChoose={(side) => set((l) => void (l.side = side))}
         />
       </div>
-      <Place file={draft.file} x={line.x} onChange={(x) => set((l) => void (l.x = x))} />
+      <Place
+        file={draft.file}
+        x={line.x}
+        error={draft.wrongAt(`connections[${n}].x`)}
+        onChange={(x) => set((l) => void (l.x = x))}
+      />
       <div className="grid gap-x-4 mid:grid-cols-2">
         <RangeField
           label="Slack: pulls tight at a drop of"
@@ -107,6 +114,8 @@ export function LineForm({ draft, id }: { draft: Draft; id: string }) {
       <WaysForm
         title="Parts at"
         ways={line.part}
+        at={`connections[${n}].part`}
+        wrongAt={draft.wrongAt}
         owner={id}
         file={draft.file}
         onChange={(ways) => set((l) => void (l.part = ways))}
@@ -114,6 +123,8 @@ export function LineForm({ draft, id }: { draft: Draft; id: string }) {
       <WaysForm
         title="Is made at"
         ways={line.make}
+        at={`connections[${n}].make`}
+        wrongAt={draft.wrongAt}
         owner={id}
         file={draft.file}
         onChange={(ways) => set((l) => void (l.make = ways))}
@@ -175,7 +186,7 @@ function Clips({ line, draft, set }: ClipsProps) {
   return (
     <section aria-label="clips" className="grid gap-4">
       <h3 className="text-20">Clips that give it more</h3>
-      {line.clips.map((clip) => (
+      {line.clips.map((clip, k) => (
         <div key={clip.id} className="grid gap-3">
           <RangeField
             label={`With the ${clip.name ?? 'clip'} off it lets`}
@@ -194,6 +205,8 @@ function Clips({ line, draft, set }: ClipsProps) {
           <WaysForm
             title={`${clip.name ?? 'Clip'} comes off at`}
             ways={clip.ways}
+            at={`connections[${draft.file.connections.indexOf(line)}].clips[${k}].ways`}
+            wrongAt={draft.wrongAt}
             owner={clip.id}
             file={draft.file}
             onChange={(ways) =>

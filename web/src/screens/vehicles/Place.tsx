@@ -1,22 +1,31 @@
 import type { VehicleFile } from '@iron-cradle/core';
-import { useId } from 'react';
+import { useState } from 'react';
 import { Slide } from '../../ui/Slide.tsx';
+import { FileFigure } from './FileFigure.tsx';
 
 interface PlaceProps {
   file: VehicleFile;
   x: number;
   onChange: (x: number) => void;
+  /** What is wrong with it, as the file’s check says. */
+  error?: string | undefined;
 }
 
 /** Where along the tank: dragged or typed, from the first end. */
-export function Place({ file, x, onChange }: PlaceProps) {
-  const id = useId();
+export function Place({ file, x, onChange, error }: PlaceProps) {
   const [first, second] = file.ends;
+  /** Goes up when it was dragged: the field then begins anew with it. */
+  const [dragged, setDragged] = useState(0);
   return (
     <div>
-      <label htmlFor={id} className="block text-quiet">
-        Along the tank, mm from the {first} end
-      </label>
+      <FileFigure
+        key={dragged}
+        label={`Along the tank, from the ${first} end`}
+        value={x}
+        onChange={onChange}
+        error={error}
+        hint={`0 to ${file.length} mm`}
+      />
       <div className="flex items-center gap-4">
         <span className="text-quiet">{first}</span>
         <Slide
@@ -25,18 +34,12 @@ export function Place({ file, x, onChange }: PlaceProps) {
           max={file.length}
           step={5}
           value={x}
-          onSlide={onChange}
+          onSlide={(to) => {
+            onChange(to);
+            setDragged((n) => n + 1);
+          }}
         />
         <span className="text-quiet">{second}</span>
-        <input
-          id={id}
-          type="number"
-          className="field reading w-[7rem] shrink-0"
-          min={0}
-          max={file.length}
-          value={x}
-          onChange={(event) => onChange(Number(event.target.value))}
-        />
       </div>
     </div>
   );

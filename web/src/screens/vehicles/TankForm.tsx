@@ -1,8 +1,9 @@
 import { pumpOf, pumpsFor, pumpWord, type PumpKind, type VehicleFile } from '@iron-cradle/core';
 import { useState } from 'react';
 import { Choice } from '../../ui/Choice.tsx';
-import { TextField } from '../../ui/TextField.tsx';
 import { ShapeSheet } from '../job/drain/ShapeSheet.tsx';
+import { FileFigure } from './FileFigure.tsx';
+import { FileText } from './FileText.tsx';
 import { RangeField } from './RangeField.tsx';
 import { Select } from './Select.tsx';
 import type { Draft } from './useDraft.ts';
@@ -11,53 +12,48 @@ import type { Draft } from './useDraft.ts';
 const pumpNamed = (word: string): PumpKind =>
   (Object.keys(pumpWord) as PumpKind[]).find((pump) => pumpWord[pump] === word) ?? 'unknown';
 
-const whole = (text: string): number => Math.max(0, Math.round(Number(text) || 0));
-
 /** The tank itself: what it holds and weighs, its shape, how far it goes down and how steep it may hang. */
 export function TankForm({ draft }: { draft: Draft }) {
   const { file, change } = draft;
   const [shaping, setShaping] = useState(false);
-  const number = (
-    label: string,
-    value: number,
-    { put, step = 5 }: { put: (file: VehicleFile, n: number) => void; step?: number },
-  ) => (
-    <div>
-      <label className="block text-quiet">
-        {label}
-        <input
-          type="number"
-          className="field reading"
-          min={0}
-          step={step}
-          value={value}
-          onChange={(event) => change((f) => put(f, whole(event.target.value)))}
-        />
-      </label>
-    </div>
-  );
   return (
     <div className="grid gap-4">
-      <TextField
+      <FileText
+        draft={draft}
+        at="name"
         label="What the shop calls it"
         value={file.name}
-        error={file.name.trim() === '' ? 'Expected a name.' : undefined}
-        onChange={(event) => change((f) => void (f.name = event.target.value))}
+        put={(f, text) => (f.name = text)}
       />
       <div className="grid gap-3 mid:grid-cols-2">
-        <TextField
-          label="First end"
-          value={file.ends[0]}
-          onChange={(event) => change((f) => void (f.ends[0] = event.target.value))}
+        {(['First end', 'Second end'] as const).map((label, i) => (
+          <FileText
+            key={label}
+            draft={draft}
+            at={`ends[${i}]`}
+            label={label}
+            value={file.ends[i]!}
+            put={(f, text) => (f.ends[i] = text)}
+          />
+        ))}
+        <FileFigure
+          label="Length between the ends"
+          value={file.length}
+          error={draft.wrongAt('length')}
+          onChange={(n) => change((f) => void (f.length = n))}
         />
-        <TextField
-          label="Second end"
-          value={file.ends[1]}
-          onChange={(event) => change((f) => void (f.ends[1] = event.target.value))}
+        <FileFigure
+          label="Free below it, in steps of 5"
+          value={file.clear}
+          error={draft.wrongAt('clear')}
+          onChange={(n) => change((f) => void (f.clear = n))}
         />
-        {number('Length between the ends, mm', file.length, { put: (f, n) => (f.length = n) })}
-        {number('Free below it, mm, in steps of 5', file.clear, { put: (f, n) => (f.clear = n) })}
-        {number('Tilt let from end to end, mm', file.tiltLimit, { put: (f, n) => (f.tiltLimit = n) })}
+        <FileFigure
+          label="Tilt let from end to end"
+          value={file.tiltLimit}
+          error={draft.wrongAt('tiltLimit')}
+          onChange={(n) => change((f) => void (f.tiltLimit = n))}
+        />
         <Choice
           label="Tank of"
           value={file.tank.material}

@@ -1,8 +1,9 @@
 import { present, supportKinds } from '@iron-cradle/core';
 import type { Fastener, Obstruction, VehicleFile } from '@iron-cradle/core';
 import { Choice } from '../../ui/Choice.tsx';
-import { TextField } from '../../ui/TextField.tsx';
 import { freshId } from './fresh.ts';
+import { FileFigure } from './FileFigure.tsx';
+import { FileText } from './FileText.tsx';
 import { Place } from './Place.tsx';
 import { RangeField } from './RangeField.tsx';
 import { Select } from './Select.tsx';
@@ -28,7 +29,8 @@ export const newObstruction = (file: VehicleFile): Obstruction => {
 
 /** Something in the way: at which drop the tank meets it, how it is cleared, how it goes back. */
 export function ObstructionForm({ draft, id }: { draft: Draft; id: string }) {
-  const thing = draft.file.obstructions.find((o) => o.id === id);
+  const n = draft.file.obstructions.findIndex((o) => o.id === id);
+  const thing = draft.file.obstructions[n];
   if (!thing) return null;
   const set = (work: (thing: Obstruction) => void) =>
     draft.change((file) =>
@@ -42,13 +44,19 @@ export function ObstructionForm({ draft, id }: { draft: Draft; id: string }) {
     );
   return (
     <div className="grid gap-4">
-      <TextField
+      <FileText
+        draft={draft}
+        at={`obstructions[${n}].name`}
         label="Name"
         value={thing.name}
-        error={thing.name.trim() === '' ? 'Expected a name.' : undefined}
-        onChange={(event) => set((o) => void (o.name = event.target.value))}
+        put={(file, text) => (file.obstructions[n]!.name = text)}
       />
-      <Place file={draft.file} x={thing.x} onChange={(x) => set((o) => void (o.x = x))} />
+      <Place
+        file={draft.file}
+        x={thing.x}
+        error={draft.wrongAt(`obstructions[${n}].x`)}
+        onChange={(x) => set((o) => void (o.x = x))}
+      />
       <Choice
         label="Does the tank meet it?"
         value={thing.blocksAt ? 'yes' : 'no'}
@@ -66,6 +74,8 @@ export function ObstructionForm({ draft, id }: { draft: Draft; id: string }) {
       <WaysForm
         title="Is cleared"
         ways={thing.clear}
+        at={`obstructions[${n}].clear`}
+        wrongAt={draft.wrongAt}
         owner={id}
         file={draft.file}
         onChange={(ways) => set((o) => void (o.clear = ways))}
@@ -73,6 +83,8 @@ export function ObstructionForm({ draft, id }: { draft: Draft; id: string }) {
       <WaysForm
         title="Goes back"
         ways={thing.restore}
+        at={`obstructions[${n}].restore`}
+        wrongAt={draft.wrongAt}
         owner={id}
         file={draft.file}
         onChange={(ways) => set((o) => void (o.restore = ways))}
@@ -101,10 +113,12 @@ export function SupportsForm({ draft }: { draft: Draft }) {
     <div className="grid gap-5">
       {file.supports.map((support, i) => (
         <fieldset key={support.id} className="grid gap-3 border-l-4 border-rule pl-3">
-          <TextField
+          <FileText
+            draft={draft}
+            at={`supports[${i}].name`}
             label="Name"
             value={support.name}
-            onChange={(event) => change((f) => void (f.supports[i]!.name = event.target.value))}
+            put={(f, text) => (f.supports[i]!.name = text)}
           />
           <div className="grid gap-3 mid:grid-cols-2">
             <Select
@@ -120,7 +134,12 @@ export function SupportsForm({ draft }: { draft: Draft }) {
               onChoose={(fastener) => change((f) => void (f.supports[i]!.fastener = fastener))}
             />
           </div>
-          <Place file={file} x={support.x} onChange={(x) => change((f) => void (f.supports[i]!.x = x))} />
+          <Place
+            file={file}
+            x={support.x}
+            error={draft.wrongAt(`supports[${i}].x`)}
+            onChange={(x) => change((f) => void (f.supports[i]!.x = x))}
+          />
           <button
             type="button"
             className="btn justify-self-start"
@@ -155,31 +174,36 @@ export function SupportsForm({ draft }: { draft: Draft }) {
       <h3 className="text-20">Fasteners</h3>
       {file.fasteners.map((fastener, i) => (
         <fieldset key={fastener.id} className="grid gap-3 border-l-4 border-rule pl-3 mid:grid-cols-2">
-          <TextField
+          <FileText
+            draft={draft}
+            at={`fasteners[${i}].thread`}
             label={`Thread of ${fastener.id}`}
             value={fastener.thread}
-            onChange={(event) => change((f) => void (f.fasteners[i]!.thread = event.target.value))}
+            put={(f, text) => (f.fasteners[i]!.thread = text)}
           />
-          <TextField
+          <FileFigure
             label="How many"
-            inputMode="numeric"
-            value={String(fastener.count)}
-            error={fastener.count < 1 ? 'Expected a whole number from 1.' : undefined}
-            onChange={(event) =>
-              change((f) => void (f.fasteners[i]!.count = Math.round(Number(event.target.value)) || 0))
-            }
+            dimension="count"
+            unit="one"
+            value={fastener.count}
+            error={draft.wrongAt(`fasteners.${fastener.id}.count`)}
+            onChange={(n) => change((f) => void (f.fasteners[i]!.count = n))}
           />
-          <TextField
+          <FileText
+            draft={draft}
+            at={`fasteners[${i}].hex`}
             label="Fits its head; empty: not known"
             value={fastener.hex ?? ''}
             placeholder="13 mm"
-            onChange={(event) => change((f) => setText(f.fasteners[i]!, 'hex', event.target.value))}
+            put={(f, text) => setText(f.fasteners[i]!, 'hex', text)}
           />
-          <TextField
+          <FileText
+            draft={draft}
+            at={`fasteners[${i}].counter`}
             label="Holds the other side; empty: nothing"
             value={fastener.counter ?? ''}
             placeholder="13 mm"
-            onChange={(event) => change((f) => setText(f.fasteners[i]!, 'counter', event.target.value))}
+            put={(f, text) => setText(f.fasteners[i]!, 'counter', text)}
           />
           <Choice
             label="Likely to break"

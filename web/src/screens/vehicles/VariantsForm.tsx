@@ -1,5 +1,5 @@
 import type { Variant, VehicleFile } from '@iron-cradle/core';
-import { TextField } from '../../ui/TextField.tsx';
+import { FileText } from './FileText.tsx';
 import { freshId } from './fresh.ts';
 import { PickMany } from '../../ui/PickMany.tsx';
 import type { Draft } from './useDraft.ts';
@@ -17,19 +17,21 @@ export function VariantsForm({ draft }: { draft: Draft }) {
       </p>
       {variants.map((variant, i) => (
         <fieldset key={variant.id} className="grid gap-3 border-l-4 border-rule pl-3">
-          <TextField
+          <FileText
+            draft={draft}
+            at={`variants[${i}].look`}
             label="The look, as a question"
             value={variant.look}
-            error={variant.look.trim() === '' ? 'Expected a question.' : undefined}
-            onChange={(event) => set(i, (v) => void (v.look = event.target.value))}
+            put={(f, text) => (f.variants![i]!.look = text)}
           />
           {variant.choices.map((choice, k) => (
             <div key={k} className="grid gap-2">
-              <TextField
+              <FileText
+                draft={draft}
+                at={`variants[${i}].choices[${k}].label`}
                 label={`Answer ${k + 1}`}
                 value={choice.label}
-                error={choice.label.trim() === '' ? 'Expected a word or two.' : undefined}
-                onChange={(event) => set(i, (v) => void (v.choices[k]!.label = event.target.value))}
+                put={(f, text) => (f.variants![i]!.choices[k]!.label = text)}
               />
               <p className="text-quiet">then it does not have</p>
               <PickMany

@@ -119,7 +119,7 @@ function Editor({ given, others }: { given: VehicleFile; others: VehicleFile[] }
             file={file}
             whole={problem === null}
             onLine={go}
-            onPlace={(key, x) => draft.replace((f) => void Object.assign(f, placed(f, key, x)))}
+            onPlace={(key, x) => draft.take(placed(file, key, x))}
           >
             {/* What can be tapped stands still while the plan below it comes and goes. */}
             <div className="grid gap-3 pt-3">
@@ -173,11 +173,7 @@ function Editor({ given, others }: { given: VehicleFile; others: VehicleFile[] }
       </main>
       {sheet === 'compare' && <Compare file={file} others={others} onClose={() => setSheet(null)} />}
       {sheet === 'versions' && (
-        <Versions
-          id={file.id}
-          onClose={() => setSheet(null)}
-          onTake={(old) => draft.replace((f) => void Object.assign(f, structuredClone(old)))}
-        />
+        <Versions id={file.id} onClose={() => setSheet(null)} onTake={(old) => draft.take(old)} />
       )}
     </>
   );

@@ -14,6 +14,9 @@ interface WaysFormProps {
   /** Who these ways belong to: it never waits for itself. */
   owner: string;
   onChange: (ways: Way[]) => void;
+  /** Where they stand in the file, and what its check has against a place of it. */
+  at: string;
+  wrongAt: (field: string) => string | undefined;
 }
 
 const exact = (n: number): Range => ({ lo: n, typ: n, hi: n });
@@ -46,7 +49,7 @@ function ToolsField({ tools, onChange }: { tools: string[]; onChange: (tools: st
 }
 
 /** The places where a thing parts or is made: between which heights a hand gets there, how long it takes, what comes first. */
-export function WaysForm({ title, ways, file, owner, onChange }: WaysFormProps) {
+export function WaysForm({ title, ways, file, owner, onChange, at, wrongAt }: WaysFormProps) {
   const put = (i: number, more: Partial<Way>) => onChange(ways.map((w, k) => (k === i ? { ...w, ...more } : w)));
   const others = [
     ...file.connections.flatMap((c) => [c, ...c.clips.map((k) => ({ id: k.id, name: k.name ?? `${c.name} clip` }))]),
@@ -85,7 +88,7 @@ export function WaysForm({ title, ways, file, owner, onChange }: WaysFormProps) 
               label="From which side"
               value={way.from}
               onChange={(event) => put(i, { from: event.target.value })}
-              error={way.from.trim() === '' ? 'Expected a word, outside or frame.' : undefined}
+              error={wrongAt(`${at}[${i}].from`)}
             />
             <ToolsField tools={way.tools} onChange={(tools) => put(i, { tools })} />
             <Choice

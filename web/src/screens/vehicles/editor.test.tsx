@@ -179,7 +179,7 @@ describe('a place along the tank', () => {
   test('is slid or typed, and says from which end', async () => {
     const to: number[] = [];
     render(<Place file={given} x={300} onChange={(x) => to.push(x)} />);
-    const input = screen.getByRole('spinbutton', { name: `Along the tank, mm from the ${given.ends[0]} end` });
+    const input = screen.getByLabelText(`Along the tank, from the ${given.ends[0]} end`);
     await userEvent.setup().type(input, '5');
     expect(to.at(-1)).toBe(3005);
     const thumb = screen.getByRole('slider');

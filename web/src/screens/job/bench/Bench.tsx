@@ -1,12 +1,11 @@
 import { descended, outcomeWord, type Outcome } from '@iron-cradle/core';
-import { useState } from 'react';
-import { useForm } from 'react-hook-form';
 import { useNavigate } from 'react-router';
+import { FormChoice } from '../../../form/FormChoice.tsx';
+import { FormText } from '../../../form/FormText.tsx';
+import { useEntryForm } from '../../../form/useEntryForm.ts';
 import { useJob } from '../../../log/useJob.ts';
 import { Shape } from '../../../look/Shapes.tsx';
 import { Tag } from '../../../look/Tag.tsx';
-import { Choice } from '../../../ui/Choice.tsx';
-import { TextField } from '../../../ui/TextField.tsx';
 import { PutIn } from '../PutIn.tsx';
 import { TankLayout } from '../tank/TankLayout.tsx';
 import { Ring } from './Ring.tsx';
@@ -50,17 +49,8 @@ export default function Bench() {
 
 function Findings() {
   const { state, enter } = useJob();
-  const [where, setWhere] = useState<string>('inside');
-  const [verdict, setVerdict] = useState<Outcome | null>(null);
-  const form = useForm({ defaultValues: { what: '', note: '' } });
+  const form = useEntryForm({ kind: 'finding', start: { what: '', where: 'inside', note: '' } });
   const things = state.items.filter((i) => i.kind === 'thing' && i.state === 'open');
-  const add = form.handleSubmit(async ({ what, note }) => {
-    if (!verdict) return form.setError('root', { message: 'Expected a verdict: go, look, halt or not known.' });
-    if (!(await enter('finding', { what: what.trim(), where, verdict, ...(note.trim() ? { note: note.trim() } : {}) })))
-      return;
-    form.reset();
-    setVerdict(null);
-  });
   return (
     <div className="grid gap-4">
       <p className="text-quiet">
@@ -100,25 +90,33 @@ function Findings() {
         {state.findings.length === 0 && <li className="py-3 text-quiet">Nothing written down yet.</li>}
       </ul>
       {!state.signed && (
-        <form className="grid gap-3" noValidate onSubmit={(event) => void add(event)}>
-          <TextField
+        <form
+          className="grid gap-3"
+          noValidate
+          onSubmit={(event) => {
+            event.preventDefault();
+            void form.say();
+          }}
+        >
+          <FormText
+            form={form}
+            name="what"
             label="What you found"
-            error={form.formState.errors.what?.message}
-            {...form.register('what', {
-              validate: (v) => v.trim().length > 1 || 'Expected what you found, in a few words.',
-            })}
+            maxLength={120}
+            expected="what you found, in a few words"
           />
-          <Choice
+          <FormChoice
+            form={form}
+            name="where"
             label="Where"
-            value={where}
-            onChoose={setWhere}
             columns="grid-cols-3 mid:grid-cols-4"
             options={PLACES.map((p) => ({ value: p, label: p }))}
           />
-          <Choice
+          <FormChoice
+            form={form}
+            name="verdict"
             label="Verdict"
-            value={verdict}
-            onChoose={(v) => (setVerdict(v), form.clearErrors('root'))}
+            expected="a verdict: go, look, halt or not known"
             columns="grid-cols-2 mid:grid-cols-4"
             options={VERDICTS.map((v) => ({
               value: v,
@@ -129,10 +127,7 @@ function Findings() {
               ),
             }))}
           />
-          <TextField label="Note (may stay empty)" {...form.register('note')} />
-          <p role="alert" className="min-h-6 font-semibold text-halt">
-            {form.formState.errors.root?.message ?? ''}
-          </p>
+          <FormText form={form} name="note" label="Note (may stay empty)" maxLength={600} />
           <button type="submit" className="btn">
             Write it down
           </button>

@@ -1,9 +1,11 @@
-import { fuelBalance, type Estimate } from '@iron-cradle/core';
+import { fuelBalance } from '@iron-cradle/core';
 import { useState } from 'react';
+import { useWatch } from 'react-hook-form';
+import { FormChoice } from '../../../form/FormChoice.tsx';
+import { FormQuantity } from '../../../form/FormQuantity.tsx';
+import { useEntryForm } from '../../../form/useEntryForm.ts';
 import { useJob } from '../../../log/useJob.ts';
 import { Strap } from '../../../look/Strap.tsx';
-import { Choice } from '../../../ui/Choice.tsx';
-import { QuantityField } from '../../../ui/QuantityField.tsx';
 import { Sheet } from '../../../ui/Sheet.tsx';
 import { Words } from '../../../ui/Words.tsx';
 import { VerdictView } from '../../../ui/VerdictView.tsx';
@@ -18,17 +20,11 @@ const words: { value: What; label: string }[] = [
 
 /** Every litre accounted for: aboard before, in cans, spilt, back, away, aboard after; what is left over is named. */
 export function Balance() {
-  const { state, enter } = useJob();
+  const { state } = useJob();
   const [open, setOpen] = useState(false);
-  const [what, setWhat] = useState<What>('spilled');
-  const [litres, setLitres] = useState<Estimate | null>(null);
+  const form = useEntryForm({ kind: 'fuelMoved', start: { what: 'spilled' }, onDone: () => setOpen(false) });
+  const typed = useWatch({ control: form.control, name: 'litres' }) as number | null | undefined;
   const balance = fuelBalance(state);
-  const wanted = litres ? Math.round(litres.typ * 10_000) / 10 : 0;
-  const put = async () => {
-    if (!(await enter('fuelMoved', { what, litres: wanted }))) return;
-    setOpen(false);
-    setLitres(null);
-  };
   const rows: [string, number][] = [
     ['in cans', balance.inCans],
     ['spilt', balance.spilled],
@@ -66,11 +62,20 @@ export function Balance() {
         hint="A temporary feed or a return line can fill a tank behind one’s back."
       >
         <div className="grid gap-4">
-          <Choice label="What happened" value={what} onChoose={setWhat} options={words} />
-          <QuantityField label="Litres, as near as you can say" dimension="volume" unit="L" onRead={setLitres} />
+          <FormChoice form={form} name="what" label="What happened" options={words} />
+          <FormQuantity
+            form={form}
+            name="litres"
+            label="Litres, as near as you can say"
+            dimension="volume"
+            unit="L"
+            step={0.1}
+          />
           <Strap
-            onClick={() => void put()}
-            waitsFor={!litres ? 'type the litres' : wanted < 0.05 ? 'more than nothing' : undefined}
+            onClick={() => void form.say()}
+            waitsFor={
+              typed === null || typed === undefined ? 'type the litres' : typed <= 0 ? 'more than nothing' : undefined
+            }
           >
             Enter it
           </Strap>

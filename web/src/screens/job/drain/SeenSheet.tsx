@@ -9,21 +9,20 @@ import {
   roundTo,
   safeFillToday,
   SECOND_TANK,
-  type Estimate,
   type ValueOf,
 } from '@iron-cradle/core';
-import { useState } from 'react';
+import { FormQuantity } from '../../../form/FormQuantity.tsx';
+import { useEntryForm } from '../../../form/useEntryForm.ts';
 import { useJob } from '../../../log/useJob.ts';
 import { useShop } from '../../../net/queries.ts';
 import { Choice } from '../../../ui/Choice.tsx';
-import { QuantityField } from '../../../ui/QuantityField.tsx';
 import { Sheet } from '../../../ui/Sheet.tsx';
 
 /** What decides between the ways out: the cap, the plug, the hose’s end, a second tank; and how fast a can may be filled. */
 export function SeenSheet({ open, onClose }: { open: boolean; onClose: () => void }) {
   const { state, answer } = useJob();
   const kit = useShop().data?.kit;
-  const [head, setHead] = useState<Estimate | null>(null);
+  const head = useEntryForm({ kind: 'answer', start: { question: HOSE_HEAD.id } });
   const was = answerTo(state, HOSE_HEAD);
   const bore = (kit?.siphonBore ?? 10) / 1000;
   const flow = fillingFlow(bore);
@@ -60,20 +59,17 @@ export function SeenSheet({ open, onClose }: { open: boolean; onClose: () => voi
           ]}
         />
         <div>
-          <QuantityField
+          <FormQuantity
+            form={head}
+            name="value"
             label="From the hose’s free end up to the fuel"
             dimension="length"
-            unit="cm"
+            unit="m"
+            shown="cm"
             decimals={0}
             hint="below nothing: the end is higher than the fuel, as -10 cm"
-            onRead={setHead}
           />
-          <button
-            type="button"
-            className="btn w-full"
-            disabled={!head}
-            onClick={() => head && void answer(HOSE_HEAD, Math.round(head.typ * 1000) / 1000)}
-          >
+          <button type="button" className="btn w-full" onClick={() => void head.say()}>
             {was === undefined ? 'Enter it' : `Enter it (was ${roundTo(was * 100, 1)} cm)`}
           </button>
         </div>
@@ -92,25 +88,22 @@ export function SeenSheet({ open, onClose }: { open: boolean; onClose: () => voi
 }
 
 function Celsius({ label, where }: { label: string; where: 'today' | 'store' }) {
-  const { state, answer } = useJob();
-  const [value, setValue] = useState<Estimate | null>(null);
+  const { state } = useJob();
+  const form = useEntryForm({ kind: 'answer', start: { question: CELSIUS.id, of: where } });
   const said = answerTo(state, CELSIUS, where);
   return (
     <div>
-      <QuantityField
+      <FormQuantity
+        form={form}
+        name="value"
         label={label}
         dimension="temperature"
         unit="°C"
         decimals={0}
+        step={1}
         hint={said !== undefined ? `written: ${said} °C` : '12 °C or 54 F'}
-        onRead={setValue}
       />
-      <button
-        type="button"
-        className="btn w-full"
-        disabled={!value}
-        onClick={() => value && void answer(CELSIUS, Math.round(value.typ - 273.15), where)}
-      >
+      <button type="button" className="btn w-full" onClick={() => void form.say()}>
         Keep it
       </button>
     </div>

@@ -1,25 +1,29 @@
 import {
   BEFORE_DIPPING,
   InputError,
+  roundTo,
   witnessLitres,
   witnessWord,
   type Dimension,
-  type Estimate,
   type InstrumentKind,
+  type JobState,
   type WitnessKind,
 } from '@iron-cradle/core';
 import { useState } from 'react';
+import { useWatch } from 'react-hook-form';
+import { FormQuantity } from '../../../form/FormQuantity.tsx';
+import { useEntryForm } from '../../../form/useEntryForm.ts';
 import { useJob } from '../../../log/useJob.ts';
 import { Strap } from '../../../look/Strap.tsx';
 import { LiveReading } from '../../../ui/LiveReading.tsx';
-import { QuantityField } from '../../../ui/QuantityField.tsx';
 import { Sheet } from '../../../ui/Sheet.tsx';
 
 interface Ask {
   dimension: Dimension;
+  /** Unit of the log, and the one a bare number takes where that is another. */
   unit: string;
+  shown?: string;
   label: string;
-  factor: number;
   hint: string;
   /** The instrument that reads it, with the factor from its unit to the log’s. */
   from?: { kind: InstrumentKind; channel: string; factor: number };
@@ -30,28 +34,24 @@ const asks: Partial<Record<WitnessKind, Ask>> = {
     dimension: 'length',
     unit: 'mm',
     label: 'Wet length of the stick above the floor',
-    factor: 1000,
     hint: `wait ${BEFORE_DIPPING.seconds} s after filling or draining before you dip`,
   },
   levelSeen: {
     dimension: 'length',
     unit: 'mm',
     label: 'Level above the floor of the tank',
-    factor: 1000,
     hint: 'cold light only',
   },
   sinceEmpty: {
     dimension: 'volume',
     unit: 'L',
     label: 'Litres put in since it was empty',
-    factor: 1000,
     hint: 'the driver or a receipt may know',
   },
   weight: {
     dimension: 'mass',
     unit: 'kg',
     label: 'Tank with what is in it',
-    factor: 1,
     hint: 'on the jack with a scale',
     from: { kind: 'scale', channel: 'mass', factor: 1 },
   },
@@ -59,15 +59,14 @@ const asks: Partial<Record<WitnessKind, Ask>> = {
     dimension: 'resistance',
     unit: 'Ω',
     label: 'Ohms across the sender, plug off',
-    factor: 1,
     hint: 'through the sender’s curve to a height, through the shape to litres',
     from: { kind: 'multimeter', channel: 'senderOhms', factor: 1 },
   },
   scan: {
     dimension: 'share',
-    unit: '%',
+    unit: 'part',
+    shown: '%',
     label: 'Level on the scan tool',
-    factor: 1,
     hint: 'it reads the same sender as the gauge: the two are one witness',
     from: { kind: 'scanTool', channel: 'level', factor: 0.01 },
   },
@@ -86,35 +85,12 @@ const words: Record<WitnessKind, string> = {
   ohms: 'Ohms',
 };
 
-/** A reading the core would not take as a witness is refused here, in its own words, and stays typed. */
-function useWrong(kind: WitnessKind | null) {
-  const { state } = useJob();
-  return (value: Estimate | null, ask: Ask): string | undefined => {
-    if (!value || !kind) return 'type a reading';
-    try {
-      witnessLitres(state.vehicle, kind, value.typ * ask.factor);
-      return undefined;
-    } catch (error) {
-      if (!(error instanceof InputError)) throw error;
-      return `expected ${error.expected}`;
-    }
-  };
-}
-
 /** Witnesses that can be asked here; each is one entry. */
 export function WitnessButtons({ kinds }: { kinds: readonly WitnessKind[] }) {
   const { state, enter } = useJob();
   const [asking, setAsking] = useState<WitnessKind | null>(null);
-  const [value, setValue] = useState<Estimate | null>(null);
-  const wrongWith = useWrong(asking);
   const ask = asking ? asks[asking] : undefined;
-  const done = async (reading: number) => {
-    if (!asking) return;
-    if (!(await enter('fuelWitness', { witness: asking, reading: Math.round(reading * 1000) / 1000 }))) return;
-    setAsking(null);
-    setValue(null);
-  };
-  const problem = ask ? wrongWith(value, ask) : undefined;
+  const close = () => setAsking(null);
   const can = kinds.filter((kind) => kind !== 'ohms' || state.vehicle.sender !== null);
   return (
     <div className="grid grid-cols-2 gap-3">
@@ -131,22 +107,54 @@ export function WitnessButtons({ kinds }: { kinds: readonly WitnessKind[] }) {
       ))}
       <Sheet
         open={asking !== null}
-        onClose={() => setAsking(null)}
+        onClose={close}
         title={asking ? words[asking] : ''}
         {...(ask ? { hint: ask.hint } : {})}
       >
-        {ask && (
-          <>
-            {ask.from && (
-              <LiveReading {...ask.from} take="Take it" onTake={(r) => void done(r.value! * ask.from!.factor)} />
-            )}
-            <QuantityField label={ask.label} dimension={ask.dimension} unit={ask.unit} onRead={setValue} />
-            <Strap onClick={() => void done(value!.typ * ask.factor)} waitsFor={problem}>
-              Enter it
-            </Strap>
-          </>
-        )}
+        {asking && ask && <Read kind={asking} ask={ask} onDone={close} />}
       </Sheet>
     </div>
   );
+}
+
+/** One witness that reads something: off its instrument, or typed. */
+function Read({ kind, ask, onDone }: { kind: WitnessKind; ask: Ask; onDone: () => void }) {
+  const { state } = useJob();
+  const form = useEntryForm({ kind: 'fuelWitness', start: { witness: kind }, onDone });
+  const value = useWatch({ control: form.control, name: 'reading' }) as number | null | undefined;
+  const { from } = ask;
+  return (
+    <>
+      {from && (
+        <LiveReading
+          {...from}
+          take="Take it"
+          onTake={(r) => void form.say({ reading: roundTo(r.value! * from.factor, 0.001) })}
+        />
+      )}
+      <FormQuantity
+        form={form}
+        name="reading"
+        label={ask.label}
+        dimension={ask.dimension}
+        unit={ask.unit}
+        {...(ask.shown ? { shown: ask.shown } : {})}
+      />
+      <Strap onClick={() => void form.say()} waitsFor={wrongWith(state, kind, value)}>
+        Enter it
+      </Strap>
+    </>
+  );
+}
+
+/** A reading the core would not take as a witness is refused here, in its own words, and stays typed. */
+function wrongWith(state: JobState, kind: WitnessKind, value: number | null | undefined): string | undefined {
+  if (value === null || value === undefined || Number.isNaN(value)) return 'type a reading';
+  try {
+    witnessLitres(state.vehicle, kind, value);
+    return undefined;
+  } catch (error) {
+    if (!(error instanceof InputError)) throw error;
+    return `expected ${error.expected}`;
+  }
 }

@@ -1,10 +1,12 @@
-import { diagnose, QUICK_TEST, type Estimate, type QuickTest } from '@iron-cradle/core';
+import { diagnose, QUICK_TEST, type QuickTest } from '@iron-cradle/core';
 import { useState } from 'react';
+import { useWatch } from 'react-hook-form';
+import { FormQuantity } from '../../../form/FormQuantity.tsx';
+import { useEntryForm } from '../../../form/useEntryForm.ts';
 import { useJob } from '../../../log/useJob.ts';
 import { Shape } from '../../../look/Shapes.tsx';
 import { Strap } from '../../../look/Strap.tsx';
 import { LiveReading } from '../../../ui/LiveReading.tsx';
-import { QuantityField } from '../../../ui/QuantityField.tsx';
 import { Sheet } from '../../../ui/Sheet.tsx';
 import { useWords } from '../../../ui/Words.tsx';
 import { VerdictView } from '../../../ui/VerdictView.tsx';
@@ -14,14 +16,12 @@ export function QuickTests() {
   const { state, enter, answer } = useJob();
   const words = useWords();
   const [asked, setAsked] = useState<QuickTest | null>(null);
-  const [value, setValue] = useState<Estimate | null>(null);
   const { tests, verdict } = diagnose(state);
   const tell = async (said: string | number) => {
     if (asked) {
       if (!(await answer(QUICK_TEST, said, asked.id))) return;
     }
     setAsked(null);
-    setValue(null);
   };
   const next = tests.find((t) => !t.judged)?.test.id;
   return (
@@ -80,35 +80,55 @@ export function QuickTests() {
           </div>
         )}
         {asked && 'dimension' in asked.reads && (
-          <>
-            <LiveReading
-              kind="multimeter"
-              channel={asked.id}
-              take="Take it"
-              takesNothing
-              onTake={(r) => void tell(r.value ?? 'open')}
-            />
-            <QuantityField
-              label="The meter reads"
-              dimension={asked.reads.dimension}
-              unit={asked.reads.unit}
-              decimals={2}
-              onRead={setValue}
-            />
-            {asked.reads.open && (
-              <button type="button" className="btn mb-3 w-full" onClick={() => void tell('open')}>
-                Open, it shows nothing
-              </button>
-            )}
-            <Strap
-              onClick={() => value && void tell(value.hi)}
-              waitsFor={value && value.lo >= 0 ? undefined : 'type a reading, zero or more'}
-            >
-              Enter it
-            </Strap>
-          </>
+          <Meter test={asked} reads={asked.reads} onTell={tell} onDone={() => setAsked(null)} />
         )}
       </Sheet>
     </section>
+  );
+}
+
+type Reads = Extract<QuickTest['reads'], { dimension: unknown }>;
+
+interface MeterProps {
+  test: QuickTest;
+  reads: Reads;
+  onTell: (said: string | number) => Promise<void>;
+  onDone: () => void;
+}
+
+/** What the meter reads: off the instrument, typed, or nothing at all. */
+function Meter({ test, reads, onTell, onDone }: MeterProps) {
+  const form = useEntryForm({ kind: 'answer', start: { question: QUICK_TEST.id, of: test.id }, onDone });
+  const value = useWatch({ control: form.control, name: 'value' }) as number | null | undefined;
+  return (
+    <>
+      <LiveReading
+        kind="multimeter"
+        channel={test.id}
+        take="Take it"
+        takesNothing
+        onTake={(r) => void onTell(r.value ?? 'open')}
+      />
+      <FormQuantity
+        form={form}
+        name="value"
+        label="The meter reads"
+        dimension={reads.dimension}
+        unit={reads.unit}
+        take="hi"
+        decimals={2}
+      />
+      {reads.open && (
+        <button type="button" className="btn mb-3 w-full" onClick={() => void onTell('open')}>
+          Open, it shows nothing
+        </button>
+      )}
+      <Strap
+        onClick={() => void form.say()}
+        waitsFor={value !== null && value !== undefined && value >= 0 ? undefined : 'type a reading, zero or more'}
+      >
+        Enter it
+      </Strap>
+    </>
   );
 }

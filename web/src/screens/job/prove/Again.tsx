@@ -1,7 +1,7 @@
 import { complaintOf, testedSince } from '@iron-cradle/core';
-import { useState } from 'react';
+import { FormText } from '../../../form/FormText.tsx';
+import { useEntryForm } from '../../../form/useEntryForm.ts';
 import { useJob } from '../../../log/useJob.ts';
-import { TextField } from '../../../ui/TextField.tsx';
 
 const results = [
   { value: 'passed', label: 'Passed' },
@@ -11,8 +11,8 @@ const results = [
 
 /** The same test that showed the complaint. */
 export function Again() {
-  const { state, enter } = useJob();
-  const [words, setWords] = useState('');
+  const { state } = useJob();
+  const form = useEntryForm({ kind: 'complaintAgain', start: { words: '' } });
   const { complaintTest: before, complaintAgain: again } = state;
   const answers = testedSince(state);
   return (
@@ -34,12 +34,7 @@ export function Again() {
       {!state.signed && (
         <>
           <div className="pt-2">
-            <TextField
-              label="What it reads now (may stay empty)"
-              value={words}
-              onChange={(event) => setWords(event.target.value)}
-              maxLength={400}
-            />
+            <FormText form={form} name="words" label="What it reads now (may stay empty)" maxLength={400} />
           </div>
           <div className="grid grid-cols-3 gap-3 pt-3">
             {results.map((r) => (
@@ -49,9 +44,7 @@ export function Again() {
                 className="btn"
                 data-again={r.value}
                 aria-pressed={answers && again?.result === r.value}
-                onClick={() =>
-                  void enter('complaintAgain', { result: r.value, ...(words.trim() ? { words: words.trim() } : {}) })
-                }
+                onClick={() => void form.say({ result: r.value })}
               >
                 {r.label}
               </button>

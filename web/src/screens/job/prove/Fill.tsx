@@ -1,25 +1,28 @@
-import { FIRST_FILL, litresInCans, type Estimate, litres, rounded } from '@iron-cradle/core';
+import { FIRST_FILL, litresInCans, litres, rounded } from '@iron-cradle/core';
 import { useState } from 'react';
+import { useWatch } from 'react-hook-form';
+import { FormQuantity } from '../../../form/FormQuantity.tsx';
+import { useEntryForm } from '../../../form/useEntryForm.ts';
 import { useJob } from '../../../log/useJob.ts';
 import { Choice } from '../../../ui/Choice.tsx';
-import { QuantityField } from '../../../ui/QuantityField.tsx';
 import { useWords, Words } from '../../../ui/Words.tsx';
 
 /** Litres that go back in: a first fill, then looks, then further. */
 export function Fill() {
   const { state, enter } = useJob();
   const words = useWords();
-  const [typed, setTyped] = useState<Estimate | null>(null);
+  const form = useEntryForm({ kind: 'fill', start: {} });
+  const typed = useWatch({ control: form.control, name: 'litres' }) as number | null | undefined;
   const inCans = litresInCans(state);
   const [chosen, setChosen] = useState<'cans' | 'new' | null>(null);
   const from = chosen ?? (inCans > 0 ? 'cans' : 'new');
   const room = state.vehicle.tank.litres.hi - state.fuel.aboard.lo;
-  const wanted = typed ? Math.round(typed.typ * 10_000) / 10 : 0;
+  const wanted = Number.isFinite(typed) ? (typed ?? 0) : 0;
   // What went in went in: said, never refused.
   const doubt =
-    typed && wanted > room
+    wanted > room
       ? `More than ${words([litres(state.vehicle.tank.litres.hi)])}, which the file says it holds at most, with ${words([rounded(litres, state.fuel.aboard, 1)])} aboard: really?`
-      : typed && from === 'cans' && wanted > inCans + 0.05
+      : from === 'cans' && wanted > inCans + 0.05
         ? `Only ${words([litres(inCans, inCans, 1)])} stand in cans: really?`
         : null;
   return (
@@ -36,12 +39,13 @@ export function Fill() {
       </p>
       {!state.signed && (
         <>
-          <QuantityField
-            key={state.fills.length}
+          <FormQuantity
+            form={form}
+            name="litres"
             label="Litres put in"
             dimension="volume"
             unit="L"
-            onRead={setTyped}
+            step={0.1}
             hint="9 L or 2 1/2 gal"
           />
           <div className="pb-3">
@@ -64,10 +68,10 @@ export function Fill() {
             type="button"
             className="btn w-full"
             data-action="fill"
-            disabled={!typed || wanted <= 0}
-            onClick={() => void enter('fill', { litres: wanted, from }).then(() => setTyped(null))}
+            disabled={wanted <= 0}
+            onClick={() => void form.say({ from })}
           >
-            {typed ? `${words([litres(wanted, wanted, 1)])} went in` : 'Went in'}
+            {wanted > 0 ? `${words([litres(wanted, wanted, 1)])} went in` : 'Went in'}
           </button>
           {inCans >= 0.3 && (
             <div className="grid gap-3 pt-4">

@@ -1,8 +1,9 @@
-import { answerTo, BLEEDING, OPEN_BELOW, SCHOOL, schoolsFor, writeQuantity, type Estimate } from '@iron-cradle/core';
+import { answerTo, BLEEDING, OPEN_BELOW, SCHOOL, schoolsFor, writeQuantity } from '@iron-cradle/core';
 import { useState } from 'react';
+import { FormQuantity } from '../../../form/FormQuantity.tsx';
+import { useEntryForm } from '../../../form/useEntryForm.ts';
 import { useJob } from '../../../log/useJob.ts';
 import { useInstruments, useLive } from '../../../net/instruments.ts';
-import { QuantityField } from '../../../ui/QuantityField.tsx';
 import { Schools } from './Schools.tsx';
 
 /** Most that is drawn on the bar, kPa. */
@@ -19,7 +20,7 @@ const insteadLabel = {
 /** Residual pressure: live off the gauge where there is one, typed, or what counts instead. */
 export function Pressure() {
   const { state, enter, jobId } = useJob();
-  const [value, setValue] = useState<Estimate | null>(null);
+  const form = useEntryForm({ kind: 'pressure', start: {} });
   const [on, setOn] = useState(false);
   const gauge = useInstruments(jobId).data?.some((i) => i.kind === 'pressureGauge') ?? false;
   const live = useLive({ jobId, kind: 'pressureGauge', channel: 'pressure', on: on && gauge });
@@ -83,21 +84,19 @@ export function Pressure() {
           )}
         </div>
       )}
-      <QuantityField
+      <FormQuantity
+        form={form}
+        name="reading"
         label="Gauge at the test port"
         dimension="pressure"
-        unit="bar"
+        unit="kPa"
+        shown="bar"
+        take="hi"
+        step={0.01}
         decimals={2}
-        onRead={setValue}
         hint="0.4 bar, 7 psi or 48 kPa"
       />
-      <button
-        type="button"
-        className="btn"
-        data-action="read-pressure"
-        disabled={!value || value.hi < 0}
-        onClick={() => value && void keep(value.hi / 1000)}
-      >
+      <button type="button" className="btn" data-action="read-pressure" onClick={() => void form.say()}>
         Enter the reading
       </button>
       {school?.proof.instead && (

@@ -1,0 +1,25 @@
+/** For scripts/mutants.mjs, which says which folder of the core it is about. */
+const folder = process.env.MUTANTS;
+
+export default {
+  testRunner: 'jest',
+  testRunnerNodeArgs: ['--experimental-vm-modules', '--no-warnings'],
+  jest: { configFile: 'jest.mutants.config.js', enableFindRelatedTests: false },
+  coverageAnalysis: 'perTest',
+  // What stands still while tests run is built once and can't be told apart test by test.
+  ignoreStatic: true,
+  mutate: [
+    `core/src/${folder}/*.ts`,
+    '!core/src/**/{index,types,testing,questions}.ts',
+    '!core/src/**/*.test.ts',
+  ],
+  // Words are read by people: a test that repeats each sentence would only say it twice.
+  mutator: { excludedMutations: ['StringLiteral'] },
+  tempDirName: '.cradle/mutants',
+  reporters: ['clear-text', 'json', 'progress-append-only'],
+  clearTextReporter: { reportTests: false, allowColor: false, allowEmojis: false, logTests: false },
+  jsonReporter: { fileName: `.cradle/mutants-${folder}.json` },
+  ignorePatterns: ['web', 'server', 'e2e', 'docs', 'bench', 'scripts', '.ci'],
+  concurrency: 2,
+  timeoutMS: 15_000,
+};

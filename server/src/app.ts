@@ -10,6 +10,7 @@ import { pinoHttp } from 'pino-http';
 import { newSecret } from './config.ts';
 import type { Database } from './db/connect.ts';
 import { demoPins } from './demo/people.ts';
+import { filesIn, guesses } from './http/rates.ts';
 import { noSuchRoute, problems } from './http/problem.ts';
 import { Bell } from './jobs/events.ts';
 import { instrumentRoutes } from './instruments/routes.ts';
@@ -114,6 +115,8 @@ export async function makeApp(db: Database, options: AppOptions): Promise<Expres
   const bell = new Bell();
   const states = new States(db);
   api.get('/health', (_request, response) => void response.json({ ok: true }));
+  api.post(['/session', '/approvals'], guesses());
+  api.post(IMPORT, filesIn());
   api.use(peopleRoutes(db));
   api.use(shopRoutes(db, { demoPins: options.demo ? demoPins : null, states, bell }));
   api.use(vehicleRoutes(db));

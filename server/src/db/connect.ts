@@ -1,4 +1,5 @@
 import { QueryTypes, Sequelize, type Transaction } from 'sequelize';
+import { errnoOf, RETRY } from './away.ts';
 import { defineModels, type Models } from './models.ts';
 import { isFormer, migrate } from './migrate.ts';
 
@@ -65,16 +66,13 @@ async function untilUp(sequelize: Sequelize): Promise<void> {
   }
 }
 
-/** Deadlock, lock wait, changed since read, the same row made twice at once: the whole transaction may be tried again. */
-const RETRY = new Set([1213, 1205, 1020, 1062]);
-
 /** Runs a change in one transaction and tries it again as a whole when the database asks for it. */
 export async function inTransaction<T>(db: Database, work: (transaction: Transaction) => Promise<T>): Promise<T> {
   for (let attempt = 1; ; attempt++) {
     try {
       return await db.sequelize.transaction(work);
     } catch (error) {
-      const code = (error as { original?: { errno?: number } }).original?.errno;
+      const code = errnoOf(error);
       if (attempt >= 6 || code === undefined || !RETRY.has(code)) throw error;
       await new Promise((resolve) => setTimeout(resolve, 15 * attempt));
     }

@@ -1,5 +1,6 @@
 import type { ErrorRequestHandler, RequestHandler } from 'express';
 import { InputError } from '@iron-cradle/core';
+import { isAway } from '../db/away.ts';
 
 /** An error that may leave the server, in the shape of RFC 9457. */
 export class Problem extends Error {
@@ -66,7 +67,11 @@ function asProblem(error: unknown): Problem {
   if (type === 'entity.too.large') return new Problem(413, 'Too large', { detail: 'The request is larger than 8 MB.' });
   if (status && status >= 400 && status < 500)
     return new Problem(status, 'Not as expected', { detail: 'The request cannot be read.' });
-  return new Problem(503, 'Not now', {
-    detail: 'The shop’s server could not do that just now. Nothing you typed is lost; try again.',
+  if (isAway(error))
+    return new Problem(503, 'Not now', {
+      detail: 'The shop’s server could not do that just now. Nothing you typed is lost; try again.',
+    });
+  return new Problem(500, 'A fault of the server', {
+    detail: 'The shop’s server has a fault of its own with this: its log says what. Nothing you typed is lost.',
   });
 }

@@ -196,8 +196,9 @@ describe('one way in', () => {
     ]);
   });
 
-  test('one entry that can’t be read holds nobody: the others go out one by one', async () => {
+  test.each([400, 500] as const)('one entry answered with %d holds nobody: the others go out one by one', async (status) => {
     const job = await fresh();
+    server.poisoned = status;
     server.mode = 'away';
     await job.append('ines', 'opened', opened);
     await job.append('ines', 'note', { text: 'poisoned' });
@@ -209,6 +210,19 @@ describe('one way in', () => {
     await until(() => lineState().notTaken.length === 1);
     expect(server.log.map((e) => (e.kind === 'note' ? e.body.text : e.kind))).toEqual(['opened', 'sound']);
     server.poison = null;
+  });
+
+  test('a server with a fault of its own at everything keeps nobody’s entries for good: they wait', async () => {
+    const job = await fresh();
+    server.mode = 'away';
+    await job.append('ines', 'opened', opened);
+    for (const text of ['a', 'b', 'c']) await job.append('ines', 'note', { text });
+    server.mode = 'faulty';
+    deliver();
+    await until(() => lineState().notTaken.length === 1);
+    await until(() => lineState().server === 'away');
+    expect(await inOutbox()).toEqual(['note', 'note', 'note']);
+    expect(lineState().notTaken).toHaveLength(1);
   });
 
   test('an entry of a later version: the screen says reload', async () => {

@@ -78,6 +78,8 @@ async function alone(work: () => Promise<void>): Promise<void> {
 async function run(): Promise<void> {
   /** After a request that could not be read: one by one, so that one bad entry holds nobody. */
   let most = BATCH;
+  /** Entries in a row that the server broke at: one may be to blame, two say that the server is. */
+  let faults = 0;
   for (;;) {
     const rows = await waitingRows(most);
     const db = await storeOrNone();
@@ -98,6 +100,7 @@ async function run(): Promise<void> {
         },
       });
       await settle(batch, result);
+      faults = 0;
       setLine({ server: 'here' });
       await ensureBlock(jobId);
     } catch (error) {
@@ -105,11 +108,12 @@ async function run(): Promise<void> {
         setLine({ server: 'signIn' });
         return;
       }
-      if (error instanceof ApiProblem && error.status < 500 && error.status !== 429) {
+      if (error instanceof ApiProblem && error.status <= 500 && error.status !== 429 && faults === 0) {
         if (batch.length > 1) {
           most = 1;
           continue;
         }
+        if (error.status === 500) faults += 1;
         const expected = error.detail || error.title;
         const errors = [{ field: 'entry', found: '', expected }];
         await settle(batch, { accepted: [], refused: [], keptBack: [{ id: first.entry.id, errors }] });

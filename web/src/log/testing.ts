@@ -56,7 +56,9 @@ export class Server {
   numbers = new Map<string, number>();
   /** Id of an entry no request with it in can be read. */
   poison: string | null = null;
-  mode: 'up' | 'away' | 'signedOut' | 'broken' | 'badRequest' = 'up';
+  /** Answers to it: not readable, or a fault of the server's own. */
+  poisoned: 400 | 500 = 400;
+  mode: 'up' | 'away' | 'signedOut' | 'broken' | 'faulty' | 'badRequest' = 'up';
   requests: { method: string; path: string; ids: string[] }[] = [];
 
   constructor() {
@@ -79,10 +81,11 @@ export class Server {
     if (this.mode === 'away') return Promise.reject(new TypeError('network'));
     if (this.mode === 'signedOut') return this.reply(401, { title: 'Sign in first' });
     if (this.mode === 'broken') return this.reply(503, { title: 'Not now' });
+    if (this.mode === 'faulty') return this.reply(500, { title: 'A fault of the server' });
     if (this.mode === 'badRequest' && init.method === 'POST')
       return this.reply(400, { title: 'Not as expected', detail: 'entries.id: expected an id' });
     if (this.poison && (body.entries ?? []).some((e) => e.id === this.poison))
-      return this.reply(400, { title: 'Not as expected', detail: 'entries: expected readable text' });
+      return this.reply(this.poisoned, { title: 'Not as expected', detail: 'entries: expected readable text' });
     const [, , jobId, what] = path.split('?')[0]!.split('/') as [string, string, string, string];
     if (what === 'numbers') {
       const key = path.split('/').at(-1) ?? '';

@@ -14,7 +14,7 @@ import { format } from 'date-fns';
 import type { ReactNode } from 'react';
 import { Well } from '../../drawings/well/Well.tsx';
 import { useUnits } from '../../app/units.ts';
-import { Shape } from '../../look/Shapes.tsx';
+import { JointTable } from './JointTable.tsx';
 import { useWords } from '../../ui/Words.tsx';
 import { Code } from './Code.tsx';
 import type { JobRecord } from './recordOf.ts';
@@ -98,34 +98,7 @@ export function RecordPage({ record }: { record: JobRecord }) {
           height={430}
         />
         <div className="min-w-0">
-          <table className="w-full text-left text-16">
-            <thead>
-              <tr className="border-b border-rule">
-                {['Joint', 'seen', 'by'].map((h) => (
-                  <th key={h} className="py-2 pr-3 font-bold [font-stretch:85%]">
-                    {h}
-                  </th>
-                ))}
-              </tr>
-            </thead>
-            <tbody>
-              {state.joints.map((joint) => (
-                <tr key={joint.key} className="border-b border-rule">
-                  <td className="py-2 pr-3">
-                    {state.items.find((i) => i.key === joint.key)?.tag ?? ''} {nameOf(state, joint.key)}
-                  </td>
-                  <td className="py-2 pr-3">
-                    <span className="flex items-center gap-2">
-                      <Shape outcome={joint.verdict.outcome} size={16} />
-                      {joint.seen}
-                      {joint.checks.includes('wet') ? ', wet behind' : ''}
-                    </span>
-                  </td>
-                  <td className="py-2">{name(joint.by)}</td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
+          <JointTable state={state} name={name} />
           <Part title="Straps">
             {state.torques.map((t) => (
               <p key={t.key}>

@@ -1,12 +1,28 @@
 import { difference, type VehicleFile } from '@iron-cradle/core';
 import { useState } from 'react';
 import { Sheet } from '../../ui/Sheet.tsx';
+import { Table, type Column } from '../../ui/Table.tsx';
 
 interface CompareProps {
   file: VehicleFile;
   others: VehicleFile[];
   onClose: () => void;
 }
+
+type Differs = ReturnType<typeof difference>[number];
+
+const figure = (text: string) => <span className="reading break-all">{text}</span>;
+
+const columns: Column<Differs>[] = [
+  {
+    id: 'where',
+    accessorFn: (d) => d.where,
+    header: 'where',
+    cell: ({ row }) => <span className="narrow font-semibold">{row.original.where}</span>,
+  },
+  { id: 'here', accessorFn: (d) => d.a, header: 'here', cell: ({ row }) => figure(row.original.a) },
+  { id: 'there', accessorFn: (d) => d.b, header: 'there', cell: ({ row }) => figure(row.original.b) },
+];
 
 /** This file beside another one: only where they differ. */
 export function Compare({ file, others, onClose }: CompareProps) {
@@ -33,26 +49,9 @@ export function Compare({ file, others, onClose }: CompareProps) {
       {list.length === 0 ? (
         <p className="py-4">They do not differ.</p>
       ) : (
-        <table className="mt-4 w-full border-collapse text-16" data-differences={list.length}>
-          <thead>
-            <tr className="text-left text-quiet">
-              <th className="font-normal">where</th>
-              <th className="font-normal">here</th>
-              <th className="font-normal">there</th>
-            </tr>
-          </thead>
-          <tbody>
-            {list.map((d) => (
-              <tr key={d.where} className="border-t border-rule align-top">
-                <th scope="row" className="narrow py-1.5 pr-3 text-left">
-                  {d.where}
-                </th>
-                <td className="reading py-1.5 pr-3 break-all">{d.a}</td>
-                <td className="reading py-1.5 break-all">{d.b}</td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
+        <div className="pt-4" data-differences={list.length}>
+          <Table label="where the two files differ" columns={columns} rows={list} idOf={(d) => d.where} />
+        </div>
       )}
     </Sheet>
   );

@@ -253,6 +253,46 @@ test('over plain http on a name that is not loopback everything works but what n
   }
 }, 40_000);
 
+test('over plain http with the network gone altogether every station opens, and the first tap is kept and delivered', async () => {
+  const other = await launch();
+  try {
+    const page = await other.newPage();
+    await page.setViewport(phone);
+    const ines = new Person(page, `http://${otherAddress() ?? 'cradle.localtest'}:${shop.port}`);
+    await ines.signIn('Ines', '2580');
+    await ines.go('/jobs/demo-van-9/plan');
+    await ines.sees('Ask the vehicle');
+    // Somebody walks to the vehicle; what is not here by then will not come.
+    await page.waitForNetworkIdle({ idleTime: 1_500, concurrency: 2 });
+    await page.setOfflineMode(true);
+    // As its links do it: no page is loaded anew.
+    const within = (station: string) =>
+      page.evaluate((path) => {
+        history.pushState({}, '', path);
+        dispatchEvent(new PopStateEvent('popstate'));
+      }, `/jobs/demo-van-9/${station}`);
+    for (const station of ['safe', 'drain', 'drop', 'bench', 'refit', 'prove']) {
+      await within(station);
+      await page.waitForFunction(() => !document.body.innerText.includes('Opening'));
+      await wait(300);
+      expect([station, await page.evaluate(() => document.body.innerText)]).toEqual([
+        station,
+        expect.not.stringMatching(/could not be shown/),
+      ]);
+    }
+    await within('drain');
+    await ines.tap('[data-witness=plugDry]');
+    await ines.page.waitForSelector('[data-band=away]');
+    await ines.sees('1 entry is kept here');
+    await page.setOfflineMode(false);
+    await ines.page.waitForSelector('[data-band=away]', { hidden: true, timeout: 20_000 });
+    for (let i = 0; i < 60 && (await entries(ines, 'demo-van-9')).at(-1)?.kind !== 'fuelWitness'; i++) await wait(100);
+    expect((await entries(ines, 'demo-van-9')).at(-1)).toMatchObject({ kind: 'fuelWitness' });
+  } finally {
+    await other.close();
+  }
+}, 60_000);
+
 test('an unknown job and an unknown page help instead of failing', async () => {
   const ines = await asInes(phone);
   await ines.go('/jobs/nobody-knows-it/drop');

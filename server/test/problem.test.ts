@@ -41,6 +41,9 @@ test.each([
 });
 
 test('bad input and what has a name keep theirs', () => {
-  expect(answer(new InputError('litres', 'x', 'a figure'))).toMatchObject({ status: 400, errors: [{ field: 'litres' }] });
+  expect(answer(new InputError('litres', 'x', 'a figure'))).toMatchObject({
+    status: 400,
+    errors: [{ field: 'litres' }],
+  });
   expect(answer(new Problem(403, 'Only the lead', { detail: 'Ask.' }))).toMatchObject({ status: 403, detail: 'Ask.' });
 });

@@ -140,15 +140,14 @@ export function litresToTakeOut({
   const empty = estimateOf(vehicle, vehicle.tank.emptyMass);
   const need = (mass: number, d: number, litres: number) =>
     Math.min(litres, Math.max(0, (mass + litres * d - limit) / d));
-  const values = [
-    need(empty.lo, density.lo, aboard.lo),
-    need(empty.typ, density.typ, aboard.typ),
-    need(empty.hi, density.hi, aboard.hi),
-  ].sort((a, b) => a - b);
   const stays = drained(vehicle, aboard);
   return {
     litres: estimate(
-      { lo: values[0]!, typ: values[1]!, hi: values[2]! },
+      {
+        lo: need(empty.lo, density.lo, aboard.lo),
+        typ: need(empty.typ, density.typ, aboard.typ),
+        hi: need(empty.hi, density.hi, aboard.hi),
+      },
       computed('(empty mass + litres × density − limit) / density'),
     ),
     enough: empty.hi + stays.hi * density.hi <= limit,

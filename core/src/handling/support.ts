@@ -181,7 +181,7 @@ export function judgeJack(jack: Jack, on: OnPad): Verdict {
   const strap = 'strap the tank to the saddle; it drifts sideways as the jack sinks, so let the wheels roll';
   if (most < needs)
     return {
-      outcome: most < wet || leaves <= SPARE ? 'bad' : 'doubtful',
+      outcome: most < wet ? 'bad' : 'doubtful',
       reasons: [{ ...reasons[0]!, limit: `the plan may tilt it ${needs}°` }, ...reasons.slice(1)],
       next: [strap, 'take more out, use a wider head, a board of two thirds of the tank, or two jacks'],
     };

@@ -29,6 +29,8 @@ export function isAway(error: unknown): boolean {
   return (
     (fatal === true && (errno !== undefined || code !== undefined)) ||
     (errno !== undefined && (RETRY.has(errno) || GONE.has(errno))) ||
-    /^(ECONNREFUSED|ECONNRESET|EPIPE|ETIMEDOUT|ER_GET_CONNECTION_TIMEOUT|ER_SOCKET|ER_CMD_CONNECTION_CLOSED)/.test(code ?? '')
+    /^(ECONNREFUSED|ECONNRESET|EPIPE|ETIMEDOUT|ER_GET_CONNECTION_TIMEOUT|ER_SOCKET|ER_CMD_CONNECTION_CLOSED)/.test(
+      code ?? '',
+    )
   );
 }

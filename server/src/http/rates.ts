@@ -19,7 +19,10 @@ const limited = (limit: number, { wrongOnly, detail }: { wrongOnly: boolean; det
 
 /** Guesses from one address, whoever they are about. */
 export const guesses = () =>
-  limited(PER_MINUTE.wrong, { wrongOnly: true, detail: 'Too many wrong PINs from this device. Try again in a minute.' });
+  limited(PER_MINUTE.wrong, {
+    wrongOnly: true,
+    detail: 'Too many wrong PINs from this device. Try again in a minute.',
+  });
 
 /** Job files from one address. */
 export const filesIn = () =>

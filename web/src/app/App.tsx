@@ -9,18 +9,19 @@ import { retryAway } from '../net/queries.ts';
 import { Bays } from '../screens/bays/Bays.tsx';
 import { SignIn } from '../screens/signIn/SignIn.tsx';
 import { Missing } from './Missing.tsx';
+import { pages } from './pages.ts';
 import { SignedIn } from './SignedIn.tsx';
 
 // The kinds of entries and their checks come with the job, not with sign-in.
-const JobScreen = lazy(() => import('../screens/job/JobScreen.tsx'));
-const FirstContact = lazy(() => import('../screens/firstContact/FirstContact.tsx'));
-const RecordScreen = lazy(() => import('../screens/record/RecordScreen.tsx'));
-const QuoteScreen = lazy(() => import('../screens/quote/QuoteScreen.tsx'));
-const LabelsScreen = lazy(() => import('../screens/labels/LabelsScreen.tsx'));
-const PlanSheetScreen = lazy(() => import('../screens/planSheet/PlanSheetScreen.tsx'));
-const VehiclesScreen = lazy(() => import('../screens/vehicles/VehiclesScreen.tsx'));
-const VehicleScreen = lazy(() => import('../screens/vehicles/VehicleScreen.tsx'));
-const ShopScreen = lazy(() => import('../screens/shop/ShopScreen.tsx'));
+const JobScreen = lazy(pages.job);
+const FirstContact = lazy(pages.firstContact);
+const RecordScreen = lazy(pages.record);
+const QuoteScreen = lazy(pages.quote);
+const LabelsScreen = lazy(pages.labels);
+const PlanSheetScreen = lazy(pages.planSheet);
+const VehiclesScreen = lazy(pages.vehicles);
+const VehicleScreen = lazy(pages.vehicle);
+const ShopScreen = lazy(pages.shop);
 
 const client = new QueryClient({
   defaultOptions: {

@@ -2,9 +2,9 @@ import { lazy, Suspense } from 'react';
 import { Link } from 'react-router';
 import { useLine } from '../log/line.ts';
 import { Band } from '../ui/Band.tsx';
+import { notTakenBand } from './pages.ts';
 
-/** Seldom there, and it needs the words of the trade: not with the first load. */
-const NotTakenBand = lazy(() => import('./NotTakenBand.tsx'));
+const NotTakenBand = lazy(notTakenBand);
 
 /** What stands between this device and the server, said plainly: away, waiting, refused. */
 export function LineBands() {

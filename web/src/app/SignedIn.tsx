@@ -1,11 +1,14 @@
-import { Suspense } from 'react';
+import { Suspense, useEffect } from 'react';
 import { Navigate, Outlet, ScrollRestoration, useLocation } from 'react-router';
 import { useMe } from '../net/queries.ts';
+import { fetchPages } from './pages.ts';
 
 /** Everything behind the sign-in. A person known to this device goes on while the server is away. */
 export function SignedIn() {
   const me = useMe();
   const here = useLocation();
+  const known = Boolean(me.data?.person);
+  useEffect(() => void (known && fetchPages()), [known]);
   // What the device kept from before a sign-in says that nobody is: asked again before anybody is sent away.
   if (me.isPending || (me.isFetching && !me.data?.person)) return <p className="p-6 text-quiet">Opening…</p>;
   if (!me.data?.person) return <Navigate to="/sign-in" state={{ from: here.pathname }} replace />;

@@ -196,21 +196,24 @@ describe('one way in', () => {
     ]);
   });
 
-  test.each([400, 500] as const)('one entry answered with %d holds nobody: the others go out one by one', async (status) => {
-    const job = await fresh();
-    server.poisoned = status;
-    server.mode = 'away';
-    await job.append('ines', 'opened', opened);
-    await job.append('ines', 'note', { text: 'poisoned' });
-    await job.append('ines', 'note', { text: 'sound' });
-    server.poison = job.snapshot().log[1]!.id;
-    server.mode = 'up';
-    deliver();
-    await until(async () => (await inOutbox()).length === 0);
-    await until(() => lineState().notTaken.length === 1);
-    expect(server.log.map((e) => (e.kind === 'note' ? e.body.text : e.kind))).toEqual(['opened', 'sound']);
-    server.poison = null;
-  });
+  test.each([400, 500] as const)(
+    'one entry answered with %d holds nobody: the others go out one by one',
+    async (status) => {
+      const job = await fresh();
+      server.poisoned = status;
+      server.mode = 'away';
+      await job.append('ines', 'opened', opened);
+      await job.append('ines', 'note', { text: 'poisoned' });
+      await job.append('ines', 'note', { text: 'sound' });
+      server.poison = job.snapshot().log[1]!.id;
+      server.mode = 'up';
+      deliver();
+      await until(async () => (await inOutbox()).length === 0);
+      await until(() => lineState().notTaken.length === 1);
+      expect(server.log.map((e) => (e.kind === 'note' ? e.body.text : e.kind))).toEqual(['opened', 'sound']);
+      server.poison = null;
+    },
+  );
 
   test('a server with a fault of its own at everything keeps nobody’s entries for good: they wait', async () => {
     const job = await fresh();

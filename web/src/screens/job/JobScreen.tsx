@@ -9,7 +9,7 @@ import {
   type StationId,
 } from '@iron-cradle/core';
 import { format } from 'date-fns';
-import { lazy, Suspense, useMemo, useState } from 'react';
+import { Suspense, useMemo, useState } from 'react';
 import { ErrorBoundary } from 'react-error-boundary';
 import { Navigate, useNavigate, useParams } from 'react-router';
 import { Missing } from '../../app/Missing.tsx';
@@ -20,21 +20,12 @@ import { jobStore } from '../../log/jobStore.ts';
 import { JobContextOf, useEnter, useJobView } from '../../log/useJob.ts';
 import { useMe } from '../../net/queries.ts';
 import { Band } from '../../ui/Band.tsx';
+import { stationScreens } from './stations.ts';
 import { TwoDevices } from './TwoDevices.tsx';
 import { Waits } from './Waits.tsx';
 import { WellSheet } from './WellSheet.tsx';
 import { Words } from '../../ui/Words.tsx';
 import { AheadOf } from '../../workers/AheadOf.tsx';
-
-const screens: Record<StationId, React.LazyExoticComponent<() => React.ReactNode>> = {
-  plan: lazy(() => import('./plan/Plan.tsx')),
-  safe: lazy(() => import('./safe/Safe.tsx')),
-  drain: lazy(() => import('./drain/Drain.tsx')),
-  drop: lazy(() => import('./drop/Drop.tsx')),
-  bench: lazy(() => import('./bench/Bench.tsx')),
-  refit: lazy(() => import('./refit/Refit.tsx')),
-  prove: lazy(() => import('./prove/Prove.tsx')),
-};
 
 /** Stations whose frame fills the screen of an upright tablet. */
 const atTheTank = new Set<StationId>(['drop', 'bench', 'refit', 'prove']);
@@ -68,7 +59,7 @@ export default function JobScreen() {
     return <Navigate to={state.signed ? `/jobs/${jobId}/record` : `/jobs/${jobId}/${stationNow(state)}`} replace />;
   if (!stations.includes(station as StationId)) return <Missing what="station" />;
   const here = station as StationId;
-  const Screen = screens[here];
+  const Screen = stationScreens[here];
   const kind = mountings.find((m) => m.id === state.vehicle.mounting);
   return (
     <JobContextOf.Provider value={context}>

@@ -15,9 +15,11 @@ import {
   litres,
   rounded,
 } from '@iron-cradle/core';
+import { ErrorBoundary } from 'react-error-boundary';
 import { lazy, Suspense, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { useJob } from '../../../log/useJob.ts';
+import { charts } from '../charts.ts';
 import { useShop } from '../../../net/queries.ts';
 import { Band } from '../../../ui/Band.tsx';
 import { Choice } from '../../../ui/Choice.tsx';
@@ -33,7 +35,7 @@ import { WaysOut } from './WaysOut.tsx';
 import { WitnessButtons } from './WitnessButtons.tsx';
 import { useWords } from '../../../ui/Words.tsx';
 
-const WitnessChart = lazy(() => import('./WitnessChart.tsx'));
+const WitnessChart = lazy(charts.witnesses);
 type Side = 'fuel' | 'gate';
 
 /** Drain: the tank with what is in it, how it comes out and where it goes, what says how much is left; then gate 2. */
@@ -73,9 +75,11 @@ export default function Drain() {
           </p>
         ))}
         {state.fuel.steps.length > 0 && (
-          <Suspense fallback={<p className="py-4 text-quiet">Drawing…</p>}>
-            <WitnessChart steps={state.fuel.steps} aboard={aboard} />
-          </Suspense>
+          <ErrorBoundary fallback={<p className="py-4 text-quiet">The chart comes once the network is back.</p>}>
+            <Suspense fallback={<p className="py-4 text-quiet">Drawing…</p>}>
+              <WitnessChart steps={state.fuel.steps} aboard={aboard} />
+            </Suspense>
+          </ErrorBoundary>
         )}
       </main>
       <aside className="flex w-full shrink-0 flex-col border-rule wide:w-[25rem] wide:overflow-y-auto wide:border-l">

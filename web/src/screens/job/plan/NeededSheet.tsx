@@ -15,75 +15,77 @@ import {
   WAY_OUT,
 } from '@iron-cradle/core';
 import { Check } from 'lucide-react';
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import { useJob } from '../../../log/useJob.ts';
 import { Shape } from '../../../look/Shapes.tsx';
-import { Choice } from '../../../ui/Choice.tsx';
+import { Pages } from '../../../ui/Pages.tsx';
 import { Sheet } from '../../../ui/Sheet.tsx';
 import { useWords } from '../../../ui/Words.tsx';
 
-type Page = 'needed' | 'compare' | 'order';
 const rules: NeededRule[] = ['always', 'mayBreak', 'carryOver', 'ifBad', 'use'];
 
 /** What the job needs, old part against new, and what is toggled put in one order. */
 export function NeededSheet({ open, onClose }: { open: boolean; onClose: () => void }) {
-  const { state, answer } = useJob();
-  const [page, setPage] = useState<Page>('needed');
-  const needed = useMemo(() => neededFor(state), [state]);
-  const compared = compareList(state);
-  const cap = answerTo(state, CAP_OPENS);
+  const { state } = useJob();
   return (
     <Sheet open={open} onClose={onClose} title="Before it is opened" hint="What is missing now stops the job half-way.">
-      <Choice
-        label=""
-        value={page}
-        onChoose={setPage}
-        columns="grid-cols-3"
-        options={[
-          { value: 'needed', label: 'Needed' },
-          { value: 'compare', label: 'Old, new' },
-          { value: 'order', label: 'Once' },
+      <Pages
+        label="before it is opened"
+        pages={[
+          { id: 'needed', name: 'Needed', children: <NeededList /> },
+          { id: 'compare', name: 'Old, new', children: <Compare list={compareList(state)} /> },
+          { id: 'order', name: 'Once', children: <Once /> },
         ]}
       />
-      {page === 'needed' && (
-        <div className="pt-4">
-          <YesNo
-            label="Filler cap: does it open?"
-            id="cap opens"
-            said={cap}
-            onSay={(value) => void answer(CAP_OPENS, value)}
-            why="a locked cap whose key is missing stops the draining"
-          />
-          {rules.map((rule) => {
-            const list = needed.filter((n) => n.rule === rule);
-            return list.length === 0 ? null : (
-              <section key={rule} aria-label={ruleWord[rule]}>
-                <h3 className="border-b-2 border-ink pb-1 pt-4 text-20">{ruleWord[rule]}</h3>
-                <ul className="ruled">
-                  {list.map((n) => (
-                    <Row key={n.id} needed={n} />
-                  ))}
-                </ul>
-              </section>
-            );
-          })}
-        </div>
-      )}
-      {page === 'compare' && <Compare list={compared} />}
-      {page === 'order' && (
-        <ol className="ruled pt-4">
-          {onceOrder(state, answerTo(state, WAY_OUT) === 'ownPump').map((step, i) => (
-            <li key={step.what} className="flex gap-4 py-2.5">
-              <span className="reading w-6 shrink-0 text-right text-20">{i + 1}</span>
-              <span>
-                {step.what}
-                <span className="block text-quiet">{step.why}</span>
-              </span>
-            </li>
-          ))}
-        </ol>
-      )}
     </Sheet>
+  );
+}
+
+/** What is replaced, may break, is carried over or used; what stops the job when it is missing. */
+function NeededList() {
+  const { state, answer } = useJob();
+  const needed = useMemo(() => neededFor(state), [state]);
+  return (
+    <>
+      <YesNo
+        label="Filler cap: does it open?"
+        id="cap opens"
+        said={answerTo(state, CAP_OPENS)}
+        onSay={(value) => void answer(CAP_OPENS, value)}
+        why="a locked cap whose key is missing stops the draining"
+      />
+      {rules.map((rule) => {
+        const list = needed.filter((n) => n.rule === rule);
+        return list.length === 0 ? null : (
+          <section key={rule} aria-label={ruleWord[rule]}>
+            <h3 className="border-b-2 border-ink pb-1 pt-4 text-20">{ruleWord[rule]}</h3>
+            <ul className="ruled">
+              {list.map((n) => (
+                <Row key={n.id} needed={n} />
+              ))}
+            </ul>
+          </section>
+        );
+      })}
+    </>
+  );
+}
+
+/** What is toggled, in one order: wheel, stands, ramps, battery. */
+function Once() {
+  const { state } = useJob();
+  return (
+    <ol className="ruled">
+      {onceOrder(state, answerTo(state, WAY_OUT) === 'ownPump').map((step, i) => (
+        <li key={step.what} className="flex gap-4 py-2.5">
+          <span className="reading w-6 shrink-0 text-right text-20">{i + 1}</span>
+          <span>
+            {step.what}
+            <span className="block text-quiet">{step.why}</span>
+          </span>
+        </li>
+      ))}
+    </ol>
   );
 }
 

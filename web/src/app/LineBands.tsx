@@ -2,7 +2,7 @@ import { lazy, Suspense } from 'react';
 import { Link } from 'react-router';
 import { useLine } from '../log/line.ts';
 import { Band } from '../ui/Band.tsx';
-import { notTakenBand } from './pages.ts';
+import { notTakenBand } from './notTaken.ts';
 
 const NotTakenBand = lazy(notTakenBand);
 

@@ -1,3 +1,4 @@
+import { notTakenBand } from './notTaken.ts';
 import { whenIdle } from './whenIdle.ts';
 
 /** Every page that comes in a part of its own. */
@@ -12,9 +13,6 @@ export const pages = {
   vehicle: () => import('../screens/vehicles/VehicleScreen.tsx'),
   shop: () => import('../screens/shop/ShopScreen.tsx'),
 };
-
-/** Seldom there, and it needs the words of the trade: not with the first load. */
-export const notTakenBand = () => import('./NotTakenBand.tsx');
 
 /**
  * Fetches all of it once somebody works here: without https no service worker keeps it, and the next tap may come when the

@@ -24,8 +24,10 @@ export function FormFigures<T extends FieldValues>({
   expected,
   ...rest
 }: FormFiguresProps<T>) {
-  const { field } = useController({ control: form.control, name });
-  const [text, setText] = useState(() => ((field.value ?? []) as number[]).join(', '));
+  const {
+    field: { value, onChange },
+  } = useController({ control: form.control, name });
+  const [text, setText] = useState(() => ((value ?? []) as number[]).join(', '));
   const one = (part: string): number => {
     try {
       return roundTo(ownUnit(readQuantity(part, { dimension, unit }).typ, dimension, unit), 0.1);
@@ -38,12 +40,11 @@ export function FormFigures<T extends FieldValues>({
   return (
     <TextField
       {...rest}
-      ref={field.ref}
       value={text}
       error={problem && `Expected ${expected}.`}
       onChange={(event) => {
         setText(event.target.value);
-        field.onChange(event.target.value.split(/[,;]+/).flatMap((part) => (part.trim() === '' ? [] : [one(part)])));
+        onChange(event.target.value.split(/[,;]+/).flatMap((part) => (part.trim() === '' ? [] : [one(part)])));
       }}
     />
   );

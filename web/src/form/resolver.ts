@@ -7,7 +7,7 @@ import { get, set, type FieldErrors, type FieldValues, type Resolver } from 'rea
 export interface Checks<T extends object> {
   /** Shared with the server. */
   Body: ClassConstructor<T>;
-  /** @throws InputError with the path of what makes no sense */
+  /** Its sense. @throws InputError with the path of what makes none */
   check?: ((body: T) => void) | undefined;
 }
 

@@ -106,7 +106,7 @@ describe('the quote', () => {
       if (name === 'ring seal') {
         await ines.type('Price in', 'cheap');
         await ines.tapText('Keep the price');
-        await ines.sees('Expected an amount');
+        await ines.sees('Expected a number like 24');
       }
       await ines.type('Price in', '24,50');
       await ines.tapText('Keep the price');

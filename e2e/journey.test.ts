@@ -291,7 +291,7 @@ step(
     await ines.type('Plate', 'is 204');
     await ines.type('Mileage', 'far');
     await ines.tap('[data-action=identity]');
-    await ines.sees('Expected a whole number');
+    await ines.sees('Expected a number like 24');
     expect(
       await ines.page.$eval(
         '::-p-xpath(//label[contains(., "Mileage")]/following::input[1])',

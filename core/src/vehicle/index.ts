@@ -35,6 +35,7 @@ export {
   pumpKinds,
   supportKinds,
   type Obstruction,
+  type Sender,
   type Support,
   type Travel,
   type Variant,

@@ -30,3 +30,14 @@ export interface Verdict {
 
 /** The word shown beside the shape of an outcome. */
 export const outcomeWord: Record<Outcome, string> = { good: 'go', doubtful: 'look', bad: 'halt', unknown: 'not known' };
+
+/** What weighs most comes first: what is bad is bad whatever else is unknown, and what is unknown is not good. */
+const GRAVITY: readonly Outcome[] = ['bad', 'unknown', 'doubtful', 'good'];
+
+/** The gravest of several outcomes; good where there is none. @example worst(['good', 'doubtful']) // 'doubtful' */
+export const worst = (outcomes: readonly Outcome[]): Outcome =>
+  GRAVITY.find((outcome) => outcomes.includes(outcome)) ?? 'good';
+
+/** Findings with the gravest first, else as they were. @example gravestFirst([{ outcome: 'good' }, { outcome: 'bad' }])[0]?.outcome // 'bad' */
+export const gravestFirst = <T extends { outcome: Outcome }>(found: readonly T[]): T[] =>
+  [...found].sort((a, b) => GRAVITY.indexOf(a.outcome) - GRAVITY.indexOf(b.outcome));

@@ -263,7 +263,16 @@ test('over plain http with the network gone altogether every station opens, and 
     await ines.go('/jobs/demo-van-9/plan');
     await ines.sees('Ask the vehicle');
     // Somebody walks to the vehicle; what is not here by then will not come.
-    await page.waitForNetworkIdle({ idleTime: 1_500, concurrency: 2 });
+    await page.waitForFunction(
+      () => {
+        const here = performance.getEntriesByType('resource').map((entry) => entry.name);
+        return ['Prove-', 'Refit-', 'Bench-', 'Drop-', 'Drain-', 'Safe-', 'WitnessChart-'].every((part) =>
+          here.some((name) => name.includes(`/${part}`)),
+        );
+      },
+      { polling: 200 },
+    );
+    await wait(300);
     await page.setOfflineMode(true);
     // As its links do it: no page is loaded anew.
     const within = (station: string) =>

@@ -1,4 +1,5 @@
 export { basisInWords } from './basis/index.ts';
+export { judgePart, judgeUnit, partOf, pieceOf, unitBegun, wordOf, type Piece } from './bench/index.ts';
 export { checked, expectedOf } from './checked/index.ts';
 export {
   complaintKinds,
@@ -178,6 +179,8 @@ export {
   type Sentence,
   type UnitSystem,
 } from './quantity/index.ts';
+export { RUN_CAUTION } from './pump/index.ts';
+export { senderFamilies } from './sender/index.ts';
 export { answerOf, answerTo, type Question, type ValueOf } from './questions/index.ts';
 export {
   PRICE,
@@ -290,6 +293,9 @@ export {
   type Fitting,
   type Mounting,
   type Obstruction,
+  type PartKind,
+  unitOf,
+  type UnitPart,
   type Range,
   type Variant,
   type VehicleFile,

@@ -1,3 +1,4 @@
+import type { BenchSlice } from '../bench/index.ts';
 import type { ConditionSlice } from '../condition/index.ts';
 import type { PressureSlice } from '../depressurise/index.ts';
 import type { HangSlice } from '../hang/index.ts';
@@ -17,4 +18,5 @@ export type GateFactsToJudge = GatesSlice &
   FuelSlice &
   PressureSlice &
   AnswersSlice &
-  ConditionSlice;
+  ConditionSlice &
+  BenchSlice;

@@ -1,3 +1,4 @@
+import { judgeUnit, unitBegun } from '../bench/index.ts';
 import type { Verdict } from '../verdict/index.ts';
 import { byJack, carriedBy, type VehicleFile } from '../vehicle/index.ts';
 import {
@@ -214,8 +215,20 @@ export const gateItems: Record<GateNumber, GateItem[]> = {
       rests: ({ openings }) => openings.flatMap((o) => (o.kind === 'thing' && o.closedIn ? [o.closedIn] : [])),
     },
     {
+      id: 'unit',
+      short: 'unit',
+      question: 'Has every part of the unit its word?',
+      caution: 'What goes back is tested before it goes back, the new part too.',
+      applies: unitBegun,
+      answers: [],
+      judge: judgeUnit,
+      rests: ({ pieces }) => Object.values(pieces).flatMap((list) => (list.at(-1)?.words ?? []).map((word) => word.id)),
+    },
+    {
       id: 'tests',
       short: 'tests',
+      // Asked plainly only where nobody laid the unit apart.
+      applies: (state) => !unitBegun(state),
       question: 'Was what goes back tested?',
       caution:
         'Sender swept until two passes agree, pump run in clean fuel outdoors on a fused supply, away from vapour.',

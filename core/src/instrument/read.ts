@@ -1,3 +1,4 @@
+import { pieceOf } from '../bench/index.ts';
 import { InputError } from '../errors/index.ts';
 import type { JobState } from '../job/index.ts';
 import { hiddenTruth } from '../truth/index.ts';
@@ -10,20 +11,26 @@ const OLDER = { empty: 20, full: 80 };
 /**
  * What a simulated instrument shows: the truth of a demo job, with noise, resolution and range.
  *
- * @param at ms since the epoch
+ * @param at ms since the epoch; `since` when the arm was set in motion
  * @param chance numbers from 0 to 1
  * @throws InputError for an instrument or a channel that there is not
  * @example readInstrument(state, { kind: 'pressureGauge', channelId: 'pressure', at: Date.now(), chance: Math.random }).text // '2.84 bar'
  */
 export function readInstrument(
   state: JobState,
-  { kind, channelId, at, chance }: { kind: InstrumentKind; channelId: string; at: number; chance: () => number },
+  {
+    kind,
+    channelId,
+    at,
+    chance,
+    since = at,
+  }: { kind: InstrumentKind; channelId: string; at: number; chance: () => number; since?: number },
 ): Reading {
   const instrument = instruments.find((i) => i.kind === kind);
   if (!instrument) throw new InputError('instrument', kind, instruments.map((i) => i.kind).join(', '));
   const channel = instrument.channels.find((c) => c.id === channelId);
   if (!channel) throw new InputError('channel', channelId, instrument.channels.map((c) => c.id).join(', '));
-  const real = valueOf(state, { kind, channel: channel.id, at });
+  const real = valueOf(state, { kind, channel: channel.id, at, moved: at - since });
   if (real === null) return { kind, channel: channel.id, value: null, unit: channel.unit, text: 'open' };
   return { kind, channel: channel.id, unit: channel.unit, ...shown(real, channel, chance) };
 }
@@ -41,7 +48,7 @@ function shown(value: number, channel: Channel, chance: () => number): Pick<Read
 
 function valueOf(
   state: JobState,
-  { kind, channel, at }: { kind: InstrumentKind; channel: string; at: number },
+  { kind, channel, at, moved }: { kind: InstrumentKind; channel: string; at: number; moved: number },
 ): number | null {
   const truth = hiddenTruth(state);
   const now = nowOf(truth, state, at);
@@ -60,12 +67,24 @@ function valueOf(
     case 'multimeter': {
       if (channel === 'feed') return truth.feedDrop;
       if (channel === 'ground') return truth.groundDrop;
-      if (dead(truth.deadSpot, now.levelShare)) return null;
+      const share = channel.startsWith('sweep') ? armAt(channel, moved) : now.levelShare;
+      // What was fitted since is sound.
+      const swapped = (state.pieces.sender?.length ?? 0) > 1 && pieceOf(state, 'sender').called !== null;
+      if (!swapped && dead(truth.deadSpot, share)) return null;
       const { sender } = state.vehicle;
       const [empty, full] = sender ? [sender.emptyOhms.typ, sender.fullOhms.typ] : [OLDER.empty, OLDER.full];
-      return empty + (full - empty) * now.levelShare;
+      return empty + (full - empty) * share;
     }
   }
+}
+
+/** A slow hand: a second at the stop, ten seconds on the way, ms. */
+const HAND = { rests: 1_000, takes: 10_000 };
+
+/** Share of the travel where the arm is. */
+function armAt(channel: string, moved: number): number {
+  const along = Math.min(1, Math.max(0, (moved - HAND.rests) / HAND.takes));
+  return channel === 'sweepUp' ? along : 1 - along;
 }
 
 const dead = (spot: [number, number] | null, share: number): boolean =>

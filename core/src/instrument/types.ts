@@ -69,6 +69,22 @@ export const instruments: readonly Instrument[] = [
         noise: 0.005,
       },
       { id: 'senderOhms', name: 'across the sender', unit: 'Ω', resolution: 0.1, range: [0, 2000], noise: 0.2 },
+      {
+        id: 'sweepUp',
+        name: 'sender, arm from empty to full',
+        unit: 'Ω',
+        resolution: 0.1,
+        range: [0, 2000],
+        noise: 0.2,
+      },
+      {
+        id: 'sweepDown',
+        name: 'sender, arm from full to empty',
+        unit: 'Ω',
+        resolution: 0.1,
+        range: [0, 2000],
+        noise: 0.2,
+      },
     ],
   },
   {

@@ -1,4 +1,5 @@
 import { answerKind } from '../questions/index.ts';
+import { partSaid, partSwapped, pumpRan, swept } from '../bench/index.ts';
 import { finding } from '../condition/index.ts';
 import { pressure, PUMP_RUNS, SCHOOL } from '../depressurise/index.ts';
 import { QUICK_TEST } from '../diagnosis/index.ts';
@@ -121,6 +122,10 @@ export const kinds = [
   torque,
   jointSeen,
   finding,
+  partSaid,
+  swept,
+  pumpRan,
+  partSwapped,
   signedKind(owed),
   addendum,
   countersigned,

@@ -1,3 +1,4 @@
+import { benchSlice } from '../bench/index.ts';
 import { conditionSlice } from '../condition/index.ts';
 import { pressureSlice } from '../depressurise/index.ts';
 import { torqueSlice } from '../fastener/index.ts';
@@ -27,6 +28,7 @@ export const slices = [
   torqueSlice,
   proofSlice,
   conditionSlice,
+  benchSlice,
   gatesSlice,
   signingSlice,
 ] as const;

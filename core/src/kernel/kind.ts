@@ -107,7 +107,7 @@ export const defineKind = <K extends string, B extends object, S, F = S>(kind: K
 /** A line for the record: what a slice has to say there. */
 export interface RecordLine {
   /** Under which heading. */
-  under: 'flags' | 'work' | 'fuel' | 'proof' | 'deviations';
+  under: 'flags' | 'work' | 'bench' | 'fuel' | 'proof' | 'deviations';
   /** In words. */
   text: Sentence;
   /** Person's id; null where several. */

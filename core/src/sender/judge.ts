@@ -45,6 +45,7 @@ export interface SweepJudged {
 
 /** What a sweep is held against. */
 export interface Against {
+  /** Its file: stops, curve, shape. */
   file: VehicleFile;
   /** Family somebody named, where the file says nothing. */
   family?: string;
@@ -181,12 +182,12 @@ function litresOf(file: VehicleFile, stops: Stops | null, { from, to }: OhmPlace
 function whereOf({ from, to, litres: between }: Dead): Sentence {
   if (between) return say`${rounded(litres, between, 1)}`;
   if (from === null || to === null) return 'at one stop';
-  return say`${inOhms(Math.min(from, to), Math.max(from, to))}`;
+  return inOhms(roundTo(Math.min(from, to), 1), roundTo(Math.max(from, to), 1));
 }
 
 const deadFinding = (spot: Dead): Finding => ({
   outcome: 'bad',
-  text: say`open from ${whereOf(spot)}, up and back`,
+  text: say`open at ${whereOf(spot)}, up and back`,
   next: 'do not refit this sender: another one, swept before it goes in',
 });
 

@@ -60,7 +60,7 @@ const outcome = (passes: Pass[], file = box) => judgeSweep(passes, { file }).ver
 
 describe('what a sweep is made of', () => {
   test('noise is that of the readings, whatever the travel: 1.4826 · MAD of second differences / √6, by a registry library too', () => {
-    const math = create(all, {});
+    const math = create(all!, {});
     const passes = both({ n: 400, noise: 0.5, seed: 7 });
     const seconds = passes.flatMap(({ readings }) =>
       readings.slice(2).map((r, i) => readings[i]!.ohms! - 2 * readings[i + 1]!.ohms! + r.ohms!),
@@ -133,7 +133,7 @@ describe('what is wrong with it', () => {
     expect(dead).toHaveLength(1);
     expect(dead[0]!.litres!.lo).toBeCloseTo(40, 0);
     expect(dead[0]!.litres!.hi).toBeCloseTo(60, 0);
-    expect(inWords(verdict.reasons[0]!.text)).toMatch(/^open from (39|40)–(60|61) L, up and back$/);
+    expect(inWords(verdict.reasons[0]!.text)).toMatch(/^open at (39|40)–(60|61) L, up and back$/);
   });
   test('reads only near full, then open: dead from its empty stop on', () => {
     const { verdict, dead } = judgeSweep(both({ open: [0, 0.7], n: 120 }), { file: box });

@@ -86,6 +86,7 @@ export function checkVehicle(file: VehicleFile): void {
       if (!named(other))
         throw new InputError(`variants.${variant.id}`, other, 'the id of a thing or a way in this file');
   }
+  checkUnit(file);
   checkOrder(ways, named);
   const { connections, obstructions, supports } = file;
   const clips = connections.reduce((sum, line) => sum + line.clips.length, 0);
@@ -136,6 +137,17 @@ function checkEngine({ fuelSystem, sender }: VehicleFile): void {
   for (const [i, point] of curve.entries())
     if (i > 0 && point.mm <= curve[i - 1]!.mm)
       throw new InputError(`sender.curve[${i}].mm`, String(point.mm), `more than ${curve[i - 1]!.mm} mm, rising`);
+}
+
+/** Parts of the unit with ids of their own, that sit on one another. */
+function checkUnit({ unit }: VehicleFile): void {
+  const ids = new Set<string>();
+  for (const [i, part] of (unit?.parts ?? []).entries()) {
+    if (ids.has(part.id)) throw new InputError(`unit.parts[${i}].id`, part.id, 'an id used only once');
+    if (part.mates !== undefined && !ids.has(part.mates))
+      throw new InputError(`unit.parts[${i}].mates`, part.mates, 'the id of a part below it');
+    ids.add(part.id);
+  }
 }
 
 /** Everything can be done in some order, going down and going up: nothing waits for what waits for it. */

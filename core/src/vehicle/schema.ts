@@ -1,3 +1,4 @@
+import { partKinds, unitKinds } from './unitTypes.ts';
 import { carriers, connectionKinds, fittings, pumpKinds, supportKinds, travels } from './types.ts';
 
 /** The published JSON Schema (draft 2020-12) of a vehicle file. Structure only; `checkVehicle` checks the sense. */
@@ -71,6 +72,33 @@ const way = object(
 const mm = { type: 'number', minimum: 0, maximum: 5000 } as const;
 const above = { type: 'number', exclusiveMinimum: 0, maximum: 5000 } as const;
 const pair = { type: 'array', items: mm, minItems: 2, maxItems: 2 } as const;
+
+/** The unit in its opening, from the bottom of the tank up. */
+const unit = object({
+  kind: { enum: [...unitKinds] },
+  parts: list(
+    object(
+      {
+        id,
+        kind: { enum: [...partKinds] },
+        name: text,
+        reads: object(
+          {
+            volts: { type: 'number', minimum: 6, maximum: 30 },
+            flow: { type: 'number', exclusiveMinimum: 0, maximum: 1000 },
+            bar: { type: 'number', minimum: 0, maximum: 10 },
+            amps: { type: 'number', exclusiveMinimum: 0, maximum: 60 },
+          },
+          ['amps'],
+        ),
+        mates: id,
+        mark: text,
+      },
+      ['reads', 'mates', 'mark'],
+    ),
+    20,
+  ),
+});
 
 /** The shapes a tank may have; `checkShape` checks the sense. */
 const tankShapeSchema = {
@@ -229,10 +257,11 @@ export const vehicleSchema = {
         ),
       ),
       sender: { anyOf: [{ type: 'null' }, sender] },
+      unit,
       notes: list({ type: 'string', maxLength: 400 }),
       variants,
       seen,
     },
-    ['variants', 'seen', 'travel', 'carriedBy', 'fuelSystem', 'feed'],
+    ['variants', 'seen', 'travel', 'carriedBy', 'fuelSystem', 'feed', 'unit'],
   ),
 } as const;

@@ -1,3 +1,4 @@
+import type { Unit } from './unitTypes.ts';
 import type { BasisKind } from '../basis/index.ts';
 import type { Estimate } from '../estimate/index.ts';
 import type { FuelKind } from '../fluid/index.ts';
@@ -269,6 +270,8 @@ export interface VehicleFile {
   fasteners: Fastener[];
   /** What the sender reads; null where nobody knows. */
   sender: null | Sender;
+  /** The unit in its opening; left out: as is usual for pump and mounting. */
+  unit?: Unit;
   /** What somebody should know. */
   notes: string[];
   /** What differs between vehicles of this model. */

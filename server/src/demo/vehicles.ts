@@ -79,6 +79,7 @@ const minibus = from('archetype-crosswise', (file) => {
   file.tank.outlet = { x: 190, y: 210, z: 12 };
   file.tank.unusable = between(1, 2, 3);
   file.tank.emptyMass = exactly(15);
+  file.sender = { emptyOhms: between(19, 20, 21), fullOhms: between(78, 80, 82) };
   const heater: Connection = {
     ...structuredClone(line(file, 'return')),
     id: 'heater',

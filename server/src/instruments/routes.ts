@@ -28,8 +28,11 @@ export function instrumentRoutes(states: States, simulated: boolean): Router {
       throw new InputError('channel', channel, instrument.channels.map((c) => c.id).join(', '));
     return { id, kind: instrument.kind satisfies InstrumentKind, channel };
   };
-  const read = async ({ id, kind, channel }: { id: string; kind: InstrumentKind; channel: string }) => ({
-    ...readInstrument(await stateOf(id), { kind, channelId: channel, at: Date.now(), chance: Math.random }),
+  const read = async (
+    { id, kind, channel }: { id: string; kind: InstrumentKind; channel: string },
+    since = Date.now(),
+  ) => ({
+    ...readInstrument(await stateOf(id), { kind, channelId: channel, at: Date.now(), since, chance: Math.random }),
     simulated: true,
   });
 
@@ -38,7 +41,8 @@ export function instrumentRoutes(states: States, simulated: boolean): Router {
   routes.get('/:kind/stream', async (request, response) => {
     const what = asked(request);
     // Read once before the stream begins, so that a job that is not there is an error and not a silence.
-    const first = await read(what);
+    const since = Date.now();
+    const first = await read(what, since);
     response.writeHead(200, {
       'Content-Type': 'text/event-stream',
       'Cache-Control': 'no-store',
@@ -51,7 +55,7 @@ export function instrumentRoutes(states: States, simulated: boolean): Router {
     const next = async (): Promise<void> => {
       if (!open) return;
       try {
-        write(await read(what));
+        write(await read(what, since));
       } catch {
         response.end();
         return;

@@ -25,7 +25,9 @@ export function RecordPage({ record }: { record: JobRecord }) {
   const { state, file, name, chords } = record;
   const words = useWords();
   const units = useUnits();
-  const flags = recordLines(state).filter((line) => line.under === 'flags');
+  const lines = recordLines(state);
+  const flags = lines.filter((line) => line.under === 'flags');
+  const bench = lines.filter((line) => line.under === 'bench');
   const counts = new Set(state.heads.filter((head) => head.counts).map((head) => head.id));
   // Of a taking back, the record shows what is left by it.
   const log = file.entries.filter((entry) => counts.has(entry.id) && entry.kind !== 'takeBack');
@@ -150,6 +152,16 @@ export function RecordPage({ record }: { record: JobRecord }) {
           ))}
           {state.findings.length === 0 && <p>None written.</p>}
         </Part>
+        {bench.length > 0 && (
+          <Part title="Tested and fitted">
+            {bench.map((line, i) => (
+              <p key={i}>
+                <Words of={line.text} />
+                {line.by && line.at ? ` (${name(line.by)}, ${format(new Date(line.at), 'H:mm')})` : ''}
+              </p>
+            ))}
+          </Part>
+        )}
         {flags.length > 0 && (
           <Part title="Went otherwise than said">
             {flags.map((f, i) => (

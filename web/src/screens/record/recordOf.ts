@@ -9,6 +9,8 @@ import {
   shortName,
   splitKey,
   TEST_STOP,
+  unitOf,
+  wordOf,
   type Balance,
   type Chord,
   type JobFile,
@@ -56,7 +58,11 @@ export function recordOf(file: JobFile, units: UnitSystem = 'metric'): JobRecord
   const out = state.containers.reduce((sum, c) => sum + c.litres, 0);
   // A test stop is a proof, and the complaint is no finding: what was found is what was looked at.
   const said = [TEST_STOP, complaintOf(state.complaint).name.toLowerCase()];
-  const bad = [...new Set(state.findings.filter((f) => f.verdict === 'bad').map((f) => f.what))].filter(
+  const onBench = unitOf(state.vehicle).parts.filter((part) =>
+    (state.pieces[part.id] ?? []).some((piece) => wordOf(piece)?.verdict.outcome === 'bad'),
+  );
+  const found = state.findings.filter((f) => f.verdict === 'bad').map((f) => f.what);
+  const bad = [...new Set([...found, ...onBench.map((part) => part.name)])].filter(
     (what) => !said.includes(what.toLowerCase()),
   );
   const balance = fuelBalance(state);
@@ -84,6 +90,11 @@ function titleOf(state: JobState): string {
   const replaced = Object.keys(state.replaced).map((key) =>
     shortName(lineOf(state.vehicle, splitKey(key).id)?.name ?? key),
   );
-  if (replaced.length > 0) return `${replaced.join(' and ')} replaced`;
+  // What lies on the bench in place of another is another part; the same fitted again is not.
+  const swapped = unitOf(state.vehicle).parts.filter(
+    (part) => (state.pieces[part.id]?.at(-1)?.called ?? null) !== null,
+  );
+  const all = [...replaced, ...swapped.map((part) => part.name)];
+  if (all.length > 0) return `${all.join(' and ')} replaced`;
   return state.deepest > 0 ? 'tank lowered and refitted' : 'tank looked at';
 }

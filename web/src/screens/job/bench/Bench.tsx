@@ -1,4 +1,5 @@
-import { descended, outcomeWord, type Outcome } from '@iron-cradle/core';
+import { descended, outcomeWord, type Outcome, type UnitPart } from '@iron-cradle/core';
+import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { FormChoice } from '../../../form/FormChoice.tsx';
 import { FormText } from '../../../form/FormText.tsx';
@@ -8,7 +9,9 @@ import { Shape } from '../../../look/Shapes.tsx';
 import { Tag } from '../../../look/Tag.tsx';
 import { PutIn } from '../PutIn.tsx';
 import { TankLayout } from '../tank/TankLayout.tsx';
+import { PartPanel } from './PartPanel.tsx';
 import { Ring } from './Ring.tsx';
+import { UnitApart } from './UnitApart.tsx';
 
 const PLACES = ['inside', 'ring and seal', 'sender', 'pump', 'hoses', 'straps', 'outside', 'frame'] as const;
 const VERDICTS: Outcome[] = ['good', 'doubtful', 'bad', 'unknown'];
@@ -26,6 +29,7 @@ const isUnanswered = (list: readonly Found[], i: number): boolean =>
 export default function Bench() {
   const { jobId, state } = useJob();
   const navigate = useNavigate();
+  const [part, setPart] = useState<UnitPart | null>(null);
   return (
     <TankLayout
       station="bench"
@@ -33,11 +37,15 @@ export default function Bench() {
       stage={() => (
         <div className="h-full overflow-y-auto p-4 mid:p-6">
           <h1 className="pb-4 text-32">{state.out ? 'On the bench' : 'Part-way, at its top'}</h1>
+          <UnitApart chosen={part?.id ?? null} onChoose={setPart} />
+          <h2 className="pb-2 pt-8 text-24">Also found</h2>
           <Findings />
         </div>
       )}
       now={
-        descended(state) ? (
+        part ? (
+          <PartPanel key={part.id} part={part} onDone={() => setPart(null)} />
+        ) : descended(state) ? (
           <Ring onUp={() => void navigate(`/jobs/${jobId}/refit`)} />
         ) : (
           <p className="p-4 text-quiet">Gate 3 stands here once the tank is off the vehicle.</p>
@@ -54,8 +62,8 @@ function Findings() {
   return (
     <div className="grid gap-4">
       <p className="text-quiet">
-        Sweeps, pump runs, hose and thread checks are read and judged here in a later version; until then write down
-        what you found. Only a tank certified gas-free may see heat, grinding or welding, and only in a licensed shop.
+        Tank, straps, neck, hoses: write down what you found. Only a tank certified gas-free may see heat, grinding or
+        welding, and only in a licensed shop.
       </p>
       <ul className="ruled border-y border-rule">
         {state.findings.map((finding, i) => (

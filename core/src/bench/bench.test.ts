@@ -1,0 +1,198 @@
+import { InputError } from '../errors/index.ts';
+import { exactly } from '../estimate/index.ts';
+import { judgeGate } from '../gates/index.ts';
+import { checkBody, foldJob, logWriter, recordLines, type Bodies, type Entry, type EntryKind } from '../job/index.ts';
+import { inWords } from '../quantity/index.ts';
+import { archetypes, checkVehicle, unitOf, type VehicleFile } from '../vehicle/index.ts';
+import { judgePart, judgeUnit, pieceOf, wordOf } from './index.ts';
+
+/** A van with a module under its ring: 20 to 80 Ω, 90 kW at 3.9 bar. */
+const van: VehicleFile = {
+  ...archetypes[0]!,
+  fuel: 'petrol',
+  fuelSystem: { pump: 'electricHigh', engine: { kilowatts: exactly(90), bar: exactly(3.9) } },
+  sender: { emptyOhms: { lo: 19, typ: 20, hi: 21 }, fullOhms: { lo: 78, typ: 80, hi: 82 } },
+};
+const rated = { volts: 12, flow: 90, bar: 3.9 };
+
+const start = (complaint: 'pump' | 'level' | 'rust' = 'pump') => {
+  const write = logWriter('job');
+  const log: Entry[] = [write('opened', { name: 'Van', complaint, vehicle: van }) as Entry];
+  let state = foldJob(null, log)!;
+  return {
+    get state() {
+      return state;
+    },
+    say<K extends EntryKind>(kind: K, body: Bodies[K]) {
+      const entry = write(kind, body) as Entry;
+      log.push(entry);
+      state = foldJob(state, [entry])!;
+      return entry.id;
+    },
+    back(id: string) {
+      log.push(write('takeBack', { entry: id }) as Entry);
+      state = foldJob(null, log)!;
+    },
+  };
+};
+const part = (id: string) => unitOf(van).parts.find((p) => p.id === id)!;
+const ids = unitOf(van).parts.map((p) => p.id);
+const ramp = (open: [number, number] | null) => {
+  const one = (share: number) => (open && share >= open[0] && share <= open[1] ? null : 20 + 60 * share);
+  const way = Array.from({ length: 60 }, (_, i) => Math.min(1, Math.max(0, (i / 59) * 1.4 - 0.2)));
+  return [
+    { way: 'up' as const, ohms: way.map(one) },
+    { way: 'down' as const, ohms: way.map((share) => one(1 - share)) },
+  ];
+};
+const item = (state: ReturnType<typeof start>['state'], id: string) =>
+  judgeGate(state, 3).find((one) => one.item.id === id);
+
+describe('the unit of a vehicle', () => {
+  test('from the strainer up to what closes it, each on the one below', () => {
+    expect(ids).toEqual(['strainer', 'pump', 'hose', 'sender', 'flange', 'seal', 'ring']);
+    expect(unitOf(van).parts[1]!.mates).toBe('strainer');
+    const carburettor = { ...van, fuelSystem: { pump: 'mechanical' as const } };
+    expect(unitOf(carburettor).parts.map((p) => p.id)).toEqual([
+      'strainer',
+      'pickup',
+      'sender',
+      'flange',
+      'seal',
+      'ring',
+    ]);
+    expect(unitOf({ ...van, mounting: 'pads' }).parts.at(-1)!.kind).toBe('collar');
+    expect(unitOf({ ...van, mounting: 'floor' }).parts.at(-1)!.kind).toBe('screws');
+    expect(
+      unitOf({ ...van, fuelSystem: { pump: 'electricHigh', place: 'outside' } }).parts.some((p) => p.kind === 'pump'),
+    ).toBe(false);
+    for (const file of archetypes) expect(unitOf(file).parts.length).toBeGreaterThanOrEqual(4);
+  });
+  test('a file may list its own; ids twice, or a part on one that is not below it, are refused', () => {
+    const own = (parts: NonNullable<VehicleFile['unit']>['parts']) => ({
+      ...van,
+      unit: { kind: 'ring' as const, parts },
+    });
+    const pump = { id: 'pump', kind: 'pump' as const, name: 'pump', reads: rated };
+    expect(() => checkVehicle(own([pump, { id: 'seal', kind: 'seal', name: 'seal', mates: 'pump' }]))).not.toThrow();
+    expect(() => checkVehicle(own([pump, pump]))).toThrow('unit.parts[1].id');
+    expect(() => checkVehicle(own([{ ...pump, mates: 'seal' }]))).toThrow('unit.parts[0].mates');
+  });
+});
+
+describe('a word about each part', () => {
+  test('nobody began: the gate asks plainly; once begun it asks for every part', () => {
+    const job = start();
+    expect(item(job.state, 'tests')).toBeDefined();
+    expect(item(job.state, 'unit')).toBeUndefined();
+    job.say('partSaid', { parts: ['ring'], outcome: 'good' });
+    expect(item(job.state, 'tests')).toBeUndefined();
+    expect(item(job.state, 'unit')?.verdict.outcome).toBe('bad');
+    expect(judgeUnit(job.state).reasons.map((r) => r.at)).toEqual([
+      'strainer',
+      'pump',
+      'hose inside',
+      'level sender',
+      'flange',
+      'seal',
+    ]);
+  });
+  test('the pump a pump job is about has to be run, a look is not enough; elsewhere it is', () => {
+    const job = start('pump');
+    job.say('partSaid', { parts: ids, outcome: 'good' });
+    expect(judgePart(job.state, part('pump'))).toMatchObject({
+      outcome: 'unknown',
+      reasons: [{ text: 'looked at, not run' }],
+    });
+    expect(judgeUnit(job.state).outcome).toBe('bad');
+    expect(judgeUnit(job.state).next).toEqual(['pump: run it: a look shows no flow']);
+    const rust = start('rust');
+    rust.say('partSaid', { parts: ids, outcome: 'good' });
+    expect(judgeUnit(rust.state).outcome).toBe('good');
+  });
+  test('a test outranks a look, whichever came later; taken back it is as if it never was', () => {
+    const job = start('level');
+    job.say('partSaid', { parts: ['sender'], outcome: 'good' });
+    const sweep = job.say('swept', { part: 'sender', passes: ramp([0.4, 0.6]) });
+    const look = job.say('partSaid', { parts: ['sender'], outcome: 'good' });
+    expect(judgePart(job.state, part('sender')).outcome).toBe('bad');
+    job.back(look);
+    job.back(sweep);
+    expect(judgePart(job.state, part('sender'))).toMatchObject({
+      outcome: 'unknown',
+      reasons: [{ text: 'looked at, not swept' }],
+    });
+  });
+});
+
+describe('the swap', () => {
+  test('a sender with a dead spot, another one in, untested until it is swept; the record says what was bad and what proved it', () => {
+    const job = start('level');
+    job.say('partSaid', { parts: ids.filter((id) => id !== 'sender'), outcome: 'good' });
+    job.say('swept', { part: 'sender', passes: ramp([0.4, 0.6]) });
+    expect(judgeUnit(job.state).outcome).toBe('bad');
+    job.say('partSwapped', { part: 'sender', with: 'sender 20 to 80', tag: 104 });
+    expect(pieceOf(job.state, 'sender')).toMatchObject({ called: 'sender 20 to 80', tag: 104, words: [] });
+    expect(judgeUnit(job.state).reasons).toMatchObject([
+      { at: 'level sender', text: 'new: nobody tested or looked at it' },
+    ]);
+    job.say('partSaid', { parts: ['sender'], outcome: 'good' });
+    expect(judgeUnit(job.state).outcome).toBe('bad');
+    job.say('swept', { part: 'sender', passes: ramp(null) });
+    expect(judgeUnit(job.state).outcome).toBe('good');
+    expect(item(job.state, 'unit')?.verdict.outcome).toBe('good');
+    const said = recordLines(job.state).map((line) => inWords(line.text));
+    expect(said.find((text) => text.startsWith('level sender out'))).toMatch(
+      /^level sender out: open at \d+–\d+ L, up and back; level sender “sender 20 to 80” \(104\) in: even from stop to stop/,
+    );
+    // Fitted in error: taken out again, the old one and its word are back.
+    job.say('partSwapped', { part: 'sender', with: 'the one that came out', again: true });
+    expect(pieceOf(job.state, 'sender').called).toBeNull();
+    expect(judgePart(job.state, part('sender')).outcome).toBe('bad');
+    // Nothing was there before: then it is simply the one that goes in.
+    job.say('partSwapped', { part: 'ring', with: 'new ring', again: true });
+    expect(pieceOf(job.state, 'ring').called).toBe('new ring');
+  });
+  test('a weak pump whose hose inside is split: run, hose swapped, run again', () => {
+    const job = start('pump');
+    const run = (litres: number) =>
+      job.say('pumpRan', { part: 'pump', volts: 12, amps: 4.1, bar: 3.9, litres, seconds: 20, rated });
+    run(31 / 180);
+    const weak = judgePart(job.state, part('pump'));
+    expect([weak.outcome, weak.reasons.map((r) => inWords(r.text)).join()]).toEqual([
+      'bad',
+      expect.stringContaining('leaks inside, hose or relief'),
+    ]);
+    job.say('partSaid', { parts: ['hose'], outcome: 'bad', found: 'split at the clamp' });
+    job.say('partSwapped', { part: 'hose', with: 'hose for submersion, 8 mm' });
+    job.say('partSaid', { parts: ids.filter((id) => id !== 'pump'), outcome: 'good' });
+    expect(judgeUnit(job.state).outcome).toBe('bad');
+    run(0.5);
+    expect(judgeUnit(job.state).outcome).toBe('good');
+    expect(wordOf(pieceOf(job.state, 'pump'))?.how).toBe('run');
+  });
+});
+
+describe('bad input', () => {
+  test.each([
+    ['swept', { part: 'sender' }, 'passes'],
+    ['swept', { part: 'sender', passes: [{ way: 'up', ohms: [20, -1] }] }, 'ohms'],
+    ['swept', { part: 'sender', passes: [{ way: 'sideways', ohms: [] }] }, 'way'],
+    ['pumpRan', { part: 'pump', volts: 0 }, 'volts'],
+    ['pumpRan', { part: 'pump', volts: 12, litres: 1 }, 'seconds'],
+    ['pumpRan', { part: 'pump', volts: 5, bar: 3, litres: 1, seconds: 20 }, 'volts'],
+    ['pumpRan', { part: 'pump', volts: 12, heldBar: 1 }, 'heldSeconds'],
+    ['partSaid', { parts: [], outcome: 'good' }, 'parts'],
+    ['partSwapped', { part: 'pump', with: ' ' }, 'with'],
+  ])('%s %j is refused with its field', (kind, body, field) => {
+    expect(() => checkBody(kind, body)).toThrow(InputError);
+    expect(() => checkBody(kind, body)).toThrow(field);
+  });
+  test('what is accepted can always be folded: a part nobody lists, one way only, no rated figures', () => {
+    const job = start();
+    job.say('swept', { part: 'moon', passes: [{ way: 'up', ohms: [null, 20] }] });
+    job.say('pumpRan', { part: 'moon', volts: 2, litres: 1, seconds: 20 });
+    job.say('pumpRan', { part: 'pump', volts: 0.1, litres: 0, seconds: 20 });
+    expect(judgeUnit(job.state).outcome).toBe('bad');
+  });
+});

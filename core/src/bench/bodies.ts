@@ -1,0 +1,126 @@
+import 'reflect-metadata';
+import { Type } from 'class-transformer';
+import {
+  ArrayMaxSize,
+  ArrayMinSize,
+  IsArray,
+  IsBoolean,
+  IsDefined,
+  IsIn,
+  IsInt,
+  IsNumber,
+  IsOptional,
+  IsString,
+  Length,
+  Max,
+  MaxLength,
+  Min,
+  ValidateBy,
+  ValidateNested,
+} from 'class-validator';
+import { Written } from '../checked/index.ts';
+
+/** A word about parts of the unit: looked at, and what was seen. */
+export class PartSaidBody {
+  /** Ids of the parts. */
+  @IsArray()
+  @ArrayMinSize(1)
+  @ArrayMaxSize(20)
+  @IsString({ each: true })
+  @MaxLength(60, { each: true })
+  parts!: string[];
+  /** What it means. */
+  @IsIn(['good', 'doubtful', 'bad']) outcome!: 'good' | 'doubtful' | 'bad';
+  /** What was seen, in words. */
+  @IsOptional() @IsString() @MaxLength(200) found?: string;
+}
+
+/** Readings a pass may have: half an hour at ten a second. */
+const MOST_READINGS = 20_000;
+
+/** Ohms one after the other; null where the meter shows nothing. */
+const AreReadings = () =>
+  ValidateBy({
+    name: 'areReadings',
+    validator: {
+      validate: (list) =>
+        Array.isArray(list) &&
+        list.length <= MOST_READINGS &&
+        list.every((ohms) => ohms === null || (typeof ohms === 'number' && ohms >= 0 && ohms <= 1e7)),
+      defaultMessage: () => `must be up to ${MOST_READINGS} readings in ohms, each zero or more, or open`,
+    },
+  });
+
+/** One slow way of a sweep. */
+export class PassBody {
+  /** From empty to full, or back. */
+  @IsIn(['up', 'down']) way!: 'up' | 'down';
+  /** Ω; null: open. */
+  @AreReadings() ohms!: (number | null)[];
+}
+
+/** Where somebody saw the needle jump. */
+export class TapBody {
+  /** From empty to full, or back. */
+  @IsIn(['up', 'down']) way!: 'up' | 'down';
+  /** Share of the travel from empty. */
+  @IsNumber() @Min(0) @Max(1) at!: number;
+}
+
+/** A sender swept: by a meter, or by the needle alone. */
+export class SweptBody {
+  /** Id of the part. */
+  @IsString() @Length(1, 60) part!: string;
+  /** Every way that was swept, by a meter. */
+  @IsOptional() @IsArray() @ArrayMaxSize(12) @ValidateNested({ each: true }) @Type(() => PassBody) passes?: PassBody[];
+  /** Where the needle jumped, without one. */
+  @IsOptional() @IsArray() @ArrayMaxSize(40) @ValidateNested({ each: true }) @Type(() => TapBody) taps?: TapBody[];
+  /** Family somebody named. */
+  @IsOptional() @IsString() @MaxLength(20) family?: string;
+}
+
+/** What a pump is rated for. */
+export class RatedBody {
+  /** V */
+  @IsNumber() @Min(6) @Max(30) volts!: number;
+  /** L/h */
+  @IsNumber() @Min(1) @Max(1000) flow!: number;
+  /** bar gauge */
+  @IsNumber() @Min(0) @Max(10) bar!: number;
+  /** A */
+  @IsOptional() @IsNumber() @Min(0.1) @Max(60) amps?: number;
+}
+
+/** A pump run on the bench. */
+export class PumpRanBody {
+  /** Id of the part. */
+  @IsString() @Length(1, 60) part!: string;
+  /** V at its plug. */
+  @IsNumber() @Min(0.1) @Max(30) volts!: number;
+  /** A */
+  @IsOptional() @IsNumber() @Min(0) @Max(60) amps?: number;
+  /** bar gauge */
+  @IsOptional() @IsNumber() @Min(0) @Max(12) bar?: number;
+  /** What came, L. */
+  @IsOptional() @IsNumber() @Min(0) @Max(100) litres?: number;
+  /** In how long, s. */
+  @IsOptional() @IsNumber() @Min(1) @Max(3600) seconds?: number;
+  /** bar gauge once it stood. */
+  @IsOptional() @IsNumber() @Min(0) @Max(12) heldBar?: number;
+  /** s after it was switched off. */
+  @IsOptional() @IsNumber() @Min(1) @Max(86_400) heldSeconds?: number;
+  /** What it is rated for, where the file does not say. */
+  @IsOptional() @IsDefined() @ValidateNested() @Type(() => RatedBody) rated?: RatedBody;
+}
+
+/** Another part in place of one: the old one is scrap, the new one is untested. */
+export class PartSwappedBody {
+  /** Id of the part. */
+  @IsString() @Length(1, 60) part!: string;
+  /** What goes in, as it is written on it. */
+  @IsString() @Length(1, 120) @Written('what goes in, as it is written on it') with!: string;
+  /** Number painted on it. */
+  @IsOptional() @IsInt() @Min(1) tag?: number;
+  /** It is the piece before, fitted again: the other one was fitted in error. */
+  @IsOptional() @IsBoolean() again?: boolean;
+}

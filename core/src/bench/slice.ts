@@ -1,0 +1,78 @@
+import { defineSlice, type RecordLine, type Stamp } from '../kernel/index.ts';
+import { say, type Sentence } from '../quantity/index.ts';
+import { unitOf, type UnitPart, type VehicleSlice } from '../vehicle/index.ts';
+import type { Verdict } from '../verdict/index.ts';
+
+/** How somebody came to a word about a part. */
+export type How = 'looked' | 'swept' | 'run';
+
+/** A word about a part. */
+export interface PartWord extends Stamp {
+  /** How they came to it. */
+  how: How;
+  /** What it comes to. */
+  verdict: Verdict;
+}
+
+/** One that lies on the bench: the part that came out, or what goes in for it. */
+export interface Piece {
+  /** What is written on it; null: the one that came out. */
+  called: string | null;
+  /** Number painted on it; null where it has none of its own. */
+  tag: number | null;
+  /** Every word about it, oldest first. */
+  words: readonly PartWord[];
+}
+
+/** What was done on the bench. */
+export interface BenchSlice {
+  /** By part: what came out, then everything that went in for it; the last one goes back. */
+  pieces: Readonly<Record<string, readonly Piece[]>>;
+}
+
+/** The word that counts of a piece: the newest, save that a test outranks a look. @example wordOf(piece)?.verdict.outcome */
+export const wordOf = ({ words }: Piece): PartWord | null =>
+  words.findLast((word) => word.how !== 'looked') ?? words.at(-1) ?? null;
+
+/** The piece of a part that goes back. @example pieceOf(state, 'pump').called // null: the one that came out */
+export const pieceOf = ({ pieces }: BenchSlice, part: string): Piece =>
+  pieces[part]?.at(-1) ?? { called: null, tag: null, words: [] };
+
+/** A part of the unit of this file; undefined where it has none of that id. @example partOf(file, 'pump')?.name */
+export const partOf = ({ vehicle }: VehicleSlice, id: string): UnitPart | undefined =>
+  unitOf(vehicle).parts.find((part) => part.id === id);
+
+/** Holds what was done on the bench. */
+export const benchSlice = defineSlice<BenchSlice, BenchSlice & VehicleSlice>({
+  name: 'bench',
+  start: () => ({ pieces: {} }),
+  record: (state): RecordLine[] =>
+    Object.entries(state.pieces).flatMap(([id, list]) => {
+      const name = partOf(state, id)?.name ?? id;
+      const tested = list.filter((piece) => piece.words.some((word) => word.how !== 'looked'));
+      if (list.length < 2 && tested.length === 0) return [];
+      const last = wordOf(list.at(-1)!);
+      return [
+        {
+          under: 'bench' as const,
+          text: list
+            .map(
+              (piece, i) =>
+                say`${i === 0 ? '' : '; '}${pieceWords(name, piece, { out: i < list.length - 1, first: i === 0 })}`,
+            )
+            .reduce((a, b) => say`${a}${b}`),
+          by: last?.by ?? null,
+          at: last?.at ?? null,
+        },
+      ];
+    }),
+});
+
+/** “pump out: 31 of 64 L/h; pump “90 L/h” in: it delivers what it is rated for”. */
+function pieceWords(name: string, piece: Piece, { out, first }: { out: boolean; first: boolean }): Sentence {
+  const word = wordOf(piece);
+  const why = word?.verdict.reasons[0];
+  const said = why ? say`: ${why.text}${why.figure ? say`, ${why.figure}` : ''}` : ': not tested';
+  const called = `${name}${piece.called ? ` “${piece.called}”` : ''}${piece.tag ? ` (${piece.tag})` : ''}`;
+  return say`${called}${out ? ' out' : first ? '' : ' in'}${said}`;
+}

@@ -37,7 +37,6 @@ test('a sender with a dead spot is found, swapped, swept, and the record says so
   );
   // Open from 35 to 60 % of its height: in litres of this tank, or in ohms where its file gives no stops.
   expect(words).toMatch(/open at \d+–\d+ (L|Ω), up and back/);
-  await ines.picture('bench-sender');
   await ines.tap('[data-action=fit-another]');
   await ines.tap('[data-action=fit]');
   await ines.sees('Expected what goes in, as it is written on it');

@@ -19,7 +19,7 @@ const SAYS: readonly (readonly [RegExp, string])[] = [
   [/^must be shorter than or equal to (\d+) characters?$/, 'at most $1 letters'],
   [/^must contain at least (\d+) elements?$/, 'at least $1 of them'],
   [/^must contain no more than (\d+) elements?$/, 'at most $1 of them'],
-  [/^property .* should not exist$/, 'nothing of this name'],
+  [/^property (.* )?should not exist$/, 'nothing of this name'],
   [/^must be (.*)$/, '$1'],
 ];
 

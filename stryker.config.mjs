@@ -8,11 +8,7 @@ export default {
   coverageAnalysis: 'perTest',
   // What stands still while tests run is built once and can't be told apart test by test.
   ignoreStatic: true,
-  mutate: [
-    `core/src/${folder}/*.ts`,
-    '!core/src/**/{index,types,testing,questions}.ts',
-    '!core/src/**/*.test.ts',
-  ],
+  mutate: [`core/src/${folder}/*.ts`, '!core/src/**/{index,types,testing,questions}.ts', '!core/src/**/*.test.ts'],
   // Words are read by people: a test that repeats each sentence would only say it twice.
   mutator: { excludedMutations: ['StringLiteral'] },
   tempDirName: '.cradle/mutants',

@@ -5,7 +5,8 @@ import { readFileSync } from 'node:fs';
 import { inCradle, root } from './lib/paths.mjs';
 import { say } from './lib/say.mjs';
 
-const folders = process.argv.length > 2 ? process.argv.slice(2) : ['tank', 'drain', 'handling', 'gates', 'stops', 'route'];
+const folders =
+  process.argv.length > 2 ? process.argv.slice(2) : ['tank', 'drain', 'handling', 'gates', 'stops', 'route'];
 /** Least share that has to be found, %. */
 const LEAST = 80;
 

@@ -120,6 +120,19 @@ test('a weak pump whose hose inside is split: run, hose swapped, run again; bad 
   await ines.sees('it delivers what it is rated for');
 }, 90_000);
 
+test('at 200 % text on a phone every part stands beside its name', async () => {
+  await ines.page.setViewport(phone);
+  await ines.page.evaluate(() => localStorage.setItem('cradle-text', '200'));
+  await ines.go('/jobs/demo-pickup-2/bench');
+  await becomes('ring', 'unknown');
+  const name = (await (await ines.page.$('[data-part-of-unit=ring] .narrow'))!.boundingBox())!;
+  // One line of it, not letter under letter.
+  expect(name.height).toBeLessThan(70);
+  expect(await ines.sideways()).toBeLessThanOrEqual(0);
+  await ines.page.evaluate(() => localStorage.setItem('cradle-text', '100'));
+  await ines.page.setViewport(wide);
+}, 30_000);
+
 test('nobody is kept from the bench: no serious fault on it, and nothing threw', async () => {
   await ines.go('/jobs/demo-van-4/bench');
   await ines.tap('[data-part-of-unit=pump]');

@@ -125,6 +125,51 @@ describe('a word about each part', () => {
   });
 });
 
+describe('the graver of test and look', () => {
+  test('a sender that sweeps evenly and whose float takes in fuel is bad, whichever was found first', () => {
+    const job = start('level');
+    const fills = { parts: ['sender'], outcome: 'bad' as const, found: 'float takes in fuel' };
+    job.say('swept', { part: 'sender', passes: ramp(null) });
+    expect(judgePart(job.state, part('sender')).outcome).toBe('good');
+    job.say('partSaid', fills);
+    expect(judgePart(job.state, part('sender'))).toMatchObject({
+      outcome: 'bad',
+      reasons: [{ text: 'float takes in fuel' }],
+    });
+    // Swept once more: no sweep shows the float.
+    job.say('swept', { part: 'sender', passes: ramp(null) });
+    expect(judgePart(job.state, part('sender')).outcome).toBe('bad');
+    // Looked at again and found sound, another float on it.
+    job.say('partSaid', { parts: ['sender'], outcome: 'good' });
+    expect(judgePart(job.state, part('sender')).outcome).toBe('good');
+    expect(wordOf(pieceOf(job.state, 'sender'))?.how).toBe('swept');
+  });
+});
+
+describe('the first pass counts', () => {
+  const dropOut = () => [...ramp(null), { way: 'up' as const, ohms: ramp([0.4, 0.45])[0]!.ohms }];
+  test('swept again it is even, for it was wiped clean: never good all the same, until another one goes in', () => {
+    const job = start('level');
+    job.say('swept', { part: 'sender', passes: dropOut() });
+    expect(judgePart(job.state, part('sender')).outcome).toBe('doubtful');
+    job.say('swept', { part: 'sender', passes: ramp(null) });
+    expect(judgePart(job.state, part('sender')).outcome).toBe('doubtful');
+    job.say('swept', { part: 'sender', passes: [ramp(null)[0]!] });
+    expect(judgePart(job.state, part('sender')).outcome).toBe('doubtful');
+    job.say('partSwapped', { part: 'sender', with: 'another' });
+    job.say('swept', { part: 'sender', passes: ramp(null) });
+    expect(judgePart(job.state, part('sender')).outcome).toBe('good');
+  });
+  test('a pump that was run again after its hose was mended is judged by the last run', () => {
+    const job = start('pump');
+    const run = (litres: number) =>
+      job.say('pumpRan', { part: 'pump', volts: 12, amps: 4.1, bar: 3.9, litres, seconds: 20, rated });
+    run(0.17);
+    run(0.5);
+    expect(judgePart(job.state, part('pump')).outcome).toBe('good');
+  });
+});
+
 describe('the swap', () => {
   test('a sender with a dead spot, another one in, untested until it is swept; the record says what was bad and what proved it', () => {
     const job = start('level');

@@ -35,7 +35,8 @@ export const partSaid = defineKind<'partSaid', PartSaidBody, BenchSlice, Facts>(
       add(own, part, { how: 'looked', verdict: { outcome, reasons: [{ text, basis: seen }], next: [] }, moment });
   },
   touches: ({ parts }) => ({ reads: [], writes: parts.map(written) }),
-  words: ({ parts, outcome, found }) => `${parts.join(', ')}: ${found ?? (outcome === 'good' ? 'sound' : outcome)}`,
+  words: ({ parts, outcome, found }) =>
+    `${parts.length > 2 ? `${parts.length} parts` : parts.join(', ')}: ${found ?? (outcome === 'good' ? 'sound' : outcome)}`,
   arbitrary: (f) =>
     f.record({
       parts: f.constantFrom(['ring'], ['ring', 'seal'], ['moon']),

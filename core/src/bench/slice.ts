@@ -1,7 +1,7 @@
 import { defineSlice, type RecordLine, type Stamp } from '../kernel/index.ts';
 import { say, type Sentence } from '../quantity/index.ts';
 import { unitOf, type UnitPart, type VehicleSlice } from '../vehicle/index.ts';
-import type { Verdict } from '../verdict/index.ts';
+import { gravestFirst, type Verdict } from '../verdict/index.ts';
 
 /** How somebody came to a word about a part. */
 export type How = 'looked' | 'swept' | 'run';
@@ -30,9 +30,26 @@ export interface BenchSlice {
   pieces: Readonly<Record<string, readonly Piece[]>>;
 }
 
-/** The word that counts of a piece: the newest, save that a test outranks a look. @example wordOf(piece)?.verdict.outcome */
-export const wordOf = ({ words }: Piece): PartWord | null =>
-  words.findLast((word) => word.how !== 'looked') ?? words.at(-1) ?? null;
+/**
+ * The word that counts of a piece: the graver of its test and its newest look, the test where they agree. A look shows no dead
+ * spot, and a sweep no float that fills.
+ *
+ * @example wordOf(piece)?.verdict.outcome
+ */
+export function wordOf({ words }: Piece): PartWord | null {
+  const said = [testOf(words), words.findLast((word) => word.how === 'looked')];
+  return gravest(said.flatMap((word) => word ?? []));
+}
+
+/** The newest run of a pump; of a sender every whole sweep counts: sweeping wipes it clean, so a later one proves nothing back. */
+function testOf(words: readonly PartWord[]): PartWord | null {
+  const last = words.findLast((word) => word.how !== 'looked');
+  if (last?.how !== 'swept') return last ?? null;
+  return gravest(words.filter((word) => word.how === 'swept' && word.verdict.outcome !== 'unknown')) ?? last;
+}
+
+const gravest = (words: readonly PartWord[]): PartWord | null =>
+  gravestFirst(words.map((word) => ({ word, outcome: word.verdict.outcome })))[0]?.word ?? null;
 
 /** The piece of a part that goes back. @example pieceOf(state, 'pump').called // null: the one that came out */
 export const pieceOf = ({ pieces }: BenchSlice, part: string): Piece =>

@@ -30,6 +30,11 @@ export default function Bench() {
   const { jobId, state } = useJob();
   const navigate = useNavigate();
   const [part, setPart] = useState<UnitPart | null>(null);
+  const backToUnit = () => {
+    // Where the hand left: on a phone the drawing is out of sight by now.
+    document.querySelector<HTMLElement>(`[data-part-of-unit="${part?.id ?? ''}"]`)?.focus();
+    setPart(null);
+  };
   return (
     <TankLayout
       station="bench"
@@ -44,7 +49,7 @@ export default function Bench() {
       )}
       now={
         part ? (
-          <PartPanel key={part.id} part={part} onDone={() => setPart(null)} />
+          <PartPanel key={part.id} part={part} onDone={backToUnit} />
         ) : descended(state) ? (
           <Ring onUp={() => void navigate(`/jobs/${jobId}/refit`)} />
         ) : (

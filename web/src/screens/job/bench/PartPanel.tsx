@@ -14,7 +14,7 @@ import { PumpRun } from './PumpRun.tsx';
 import { Sweep } from './Sweep.tsx';
 
 /** On a phone it opens below the drawing: there it is brought in sight. */
-const inSight = (panel: HTMLElement | null) => panel?.scrollIntoView({ block: 'nearest' });
+const inSight = (panel: HTMLElement | null) => panel?.scrollIntoView({ block: innerWidth < 640 ? 'start' : 'nearest' });
 
 /** One part in hand: how it stands, its test, what is seen, and what goes in for it. */
 export function PartPanel({ part, onDone }: { part: UnitPart; onDone: () => void }) {

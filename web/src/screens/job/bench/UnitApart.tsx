@@ -38,7 +38,7 @@ export function UnitApart({ chosen, onChoose }: UnitApartProps) {
                 data-outcome={verdict.outcome}
                 onClick={() => onChoose(part)}
               >
-                <span className="relative block h-20 w-[8.5rem] shrink-0 mid:h-24 mid:w-[13rem]">
+                <span className="relative block min-h-20 w-[136px] shrink-0 mid:min-h-24 mid:w-[208px]">
                   <PartShape kind={part.kind} />
                   {part.id === next && !state.signed && <Paint className="absolute bottom-1 left-1" width={52} />}
                 </span>
@@ -63,7 +63,7 @@ export function UnitApart({ chosen, onChoose }: UnitApartProps) {
         })}
       </ol>
       <div className="flex items-center">
-        <span className="block h-14 w-[8.5rem] shrink-0 mid:w-[13rem]">
+        <span className="block h-14 w-[136px] shrink-0 mid:w-[208px]">
           <Opening />
         </span>
         <p className="pl-6 text-quiet mid:pl-10">the tank’s opening; groove cleaned before anything goes in</p>

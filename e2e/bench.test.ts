@@ -120,6 +120,25 @@ test('a weak pump whose hose inside is split: run, hose swapped, run again; bad 
   await ines.sees('it delivers what it is rated for');
 }, 90_000);
 
+test('which thread is it, without a job: what seals first, size and pitch, and what it must never meet', async () => {
+  await ines.go('/vehicles');
+  await ines.tap('[data-action=threads]');
+  await ines.type('Across the tops', '3/8 in');
+  await ines.page.waitForSelector('[data-thread="3/8-16 UNC"]');
+  await ines.type('Across the tops', '9.85');
+  await ines.type('From turn to turn', '1.5 mm');
+  await ines.page.waitForSelector('[data-thread="M10 × 1.5"]');
+  await ines.sees('never in 3/8-16 UNC');
+  await ines.sees('drill for a tap 8.5 mm');
+  await ines.tapText('A cone');
+  await ines.tapText('turns in an inch');
+  await ines.type('Turns in an inch', '20');
+  await ines.type('Across the tops', '10.95');
+  await ines.page.waitForSelector('[data-thread="7/16-20 flare"]');
+  await ines.type('Across the tops', '0.5 mm');
+  await ines.sees('Expected 2 to 60 mm');
+}, 30_000);
+
 test('at 200 % text on a phone every part stands beside its name', async () => {
   await ines.page.setViewport(phone);
   await ines.page.evaluate(() => localStorage.setItem('cradle-text', '200'));

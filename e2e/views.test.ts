@@ -20,6 +20,7 @@ const views: [name: string, path: string, sees: string][] = [
   ['drop', '/jobs/demo-van-4/drop', 'Something holds'],
   ['held', '/jobs/demo-minibus/drop', 'holds it at'],
   ['bench', '/jobs/demo-pickup-2/bench', 'On the bench'],
+  ['threads', '/threads', 'Which thread is it?'],
   ['refit', '/jobs/demo-pickup-2/refit', 'off'],
   ['prove', '/jobs/demo-pickup-2/prove', 'still owed'],
   ['record', '/jobs/demo-saloon/record', 'Signed'],

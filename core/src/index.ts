@@ -302,5 +302,6 @@ export {
   type Way,
   waysOff,
 } from './vehicle/index.ts';
+export { drillFor, judgeThread, mustNotMeet, rankThreads, type Measured, type Seals } from './thread/index.ts';
 export { outcomeWord, type Outcome, type Verdict } from './verdict/index.ts';
 export { partWay, waysIn, WORKING_HEIGHT, type WayIn } from './waysIn/index.ts';

@@ -22,6 +22,7 @@ const PlanSheetScreen = lazy(pages.planSheet);
 const VehiclesScreen = lazy(pages.vehicles);
 const VehicleScreen = lazy(pages.vehicle);
 const ShopScreen = lazy(pages.shop);
+const ThreadsScreen = lazy(pages.threads);
 
 const client = new QueryClient({
   defaultOptions: {
@@ -50,6 +51,7 @@ const router = createBrowserRouter([
       { path: '/', element: <Bays /> },
       { path: '/next', element: <FirstContact /> },
       { path: '/shop', element: <ShopScreen /> },
+      { path: '/threads', element: <ThreadsScreen /> },
       { path: '/vehicles', element: <VehiclesScreen /> },
       { path: '/vehicles/:id', element: <VehicleScreen /> },
       { path: '/jobs/:jobId/record', element: <RecordScreen /> },

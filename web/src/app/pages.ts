@@ -12,6 +12,7 @@ export const pages = {
   vehicles: () => import('../screens/vehicles/VehiclesScreen.tsx'),
   vehicle: () => import('../screens/vehicles/VehicleScreen.tsx'),
   shop: () => import('../screens/shop/ShopScreen.tsx'),
+  threads: () => import('../screens/threads/ThreadsScreen.tsx'),
 };
 
 /**

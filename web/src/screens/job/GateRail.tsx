@@ -103,7 +103,7 @@ export function GateRail({ gate, pass, onPassed, body }: GateRailProps) {
         >
           {passed ? 'Go on' : pass}
         </Strap>
-        <div className="flex items-center justify-between gap-3">
+        <div className="flex flex-wrap items-center justify-between gap-3">
           <TakeBack />
           {!state.signed && !current.through && (
             <button type="button" className="btn shrink-0" onClick={() => setExcepting(true)}>

@@ -114,7 +114,10 @@ export default function VehiclesScreen() {
             ))}
           </div>
         </Sheet>
-        <label className="btn mt-8 w-full cursor-pointer">
+        <Link to="/threads" className="btn mt-8 w-full" data-action="threads">
+          Which thread is it?
+        </Link>
+        <label className="btn mt-3 w-full cursor-pointer">
           Read a vehicle file
           <input
             type="file"

@@ -1,0 +1,2 @@
+export { boreOf, drillFor, judgeThread, mustNotMeet, rankThreads, type Candidate, type Measured } from './rank.ts';
+export { lookAlikes, threads, type Seals, type Thread } from './table.ts';

@@ -1,6 +1,6 @@
 import { InputError } from '../errors/index.ts';
 import { exactly } from '../estimate/index.ts';
-import { judgeGate } from '../gates/index.ts';
+import { isPassed, judgeGate } from '../gates/index.ts';
 import { checkBody, foldJob, logWriter, recordLines, type Bodies, type Entry, type EntryKind } from '../job/index.ts';
 import { inWords } from '../quantity/index.ts';
 import { archetypes, checkVehicle, unitOf, type VehicleFile } from '../vehicle/index.ts';
@@ -217,6 +217,47 @@ describe('the swap', () => {
     expect(wordOf(pieceOf(job.state, 'pump'))?.how).toBe('run');
   });
 });
+
+describe('gate 3 ends with what it rested on', () => {
+  const passed = () => {
+    const job = start('rust');
+    job.say('partSaid', { parts: ids, outcome: 'good' });
+    job.say('gateItem', { gate: 3, item: 'seal', answer: 'new' });
+    job.say('gate', { gate: 3 });
+    expect(isPassed(job.state, 3)).toBe(true);
+    return job;
+  };
+  test.each([
+    ['another part goes in untested', 'partSwapped', { part: 'sender', with: 'another' }],
+    ['a part is found bad', 'partSaid', { parts: ['hose'], outcome: 'bad', found: 'split at the clamp' }],
+    ['a sweep finds a dead spot', 'swept', { part: 'sender', passes: ramp([0.4, 0.6]) }],
+    [
+      'a run finds it weak',
+      'pumpRan',
+      { part: 'pump', volts: 12, amps: 4.1, bar: 3.9, litres: 0.17, seconds: 20, rated },
+    ],
+  ] as const)('%s: it is asked again', (_name, kind, body) => {
+    const job = passed();
+    job.say(kind, body as never);
+    expect(isPassed(job.state, 3)).toBe(false);
+  });
+  test('one more good word ends nothing', () => {
+    const job = passed();
+    job.say('partSaid', { parts: ['hose'], outcome: 'good' });
+    expect(isPassed(job.state, 3)).toBe(true);
+  });
+});
+
+test('as many readings as a body may hold are judged, whatever they say', () => {
+  const job = start('level');
+  const many = (one: (i: number) => number | null) => Array.from({ length: 20_000 }, (_, i) => one(i));
+  const passes = (one: (i: number) => number | null) =>
+    Array.from({ length: 12 }, (_, i) => ({ way: i % 2 === 0 ? ('up' as const) : ('down' as const), ohms: many(one) }));
+  job.say('swept', { part: 'sender', passes: passes((i) => (i % 2 === 0 ? null : 20 + (i % 60))) });
+  expect(judgePart(job.state, part('sender')).outcome).toBe('bad');
+  job.say('swept', { part: 'sender', passes: passes((i) => (Math.floor(i / 4) % 2 === 0 ? 20 : 80)) });
+  expect(judgePart(job.state, part('sender')).outcome).toBe('bad');
+}, 20_000);
 
 describe('bad input', () => {
   test.each([

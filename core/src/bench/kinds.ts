@@ -29,12 +29,16 @@ export const partSaid = defineKind<'partSaid', PartSaidBody, BenchSlice, Facts>(
   kind: 'partSaid',
   version: 1,
   Body: PartSaidBody,
-  apply: (own, { parts, outcome, found }, { moment }) => {
+  apply: (own, { parts, outcome, found }, { moment, tell }) => {
     const text = found ?? (outcome === 'good' ? 'looked at: sound' : 'looked at');
     for (const part of parts)
       add(own, part, { how: 'looked', verdict: { outcome, reasons: [{ text, basis: seen }], next: [] }, moment });
+    if (outcome !== 'good') tell('unitChanged', {});
   },
-  touches: ({ parts }) => ({ reads: [], writes: parts.map(written) }),
+  touches: ({ parts, outcome }) => ({
+    reads: [],
+    writes: [...parts.map(written), ...(outcome === 'good' ? [] : ['gate:3'])],
+  }),
   words: ({ parts, outcome, found }) =>
     `${parts.length > 2 ? `${parts.length} parts` : parts.join(', ')}: ${found ?? (outcome === 'good' ? 'sound' : outcome)}`,
   arbitrary: (f) =>
@@ -53,7 +57,7 @@ export const swept = defineKind<'swept', SweptBody, BenchSlice, Facts>({
     if ((passes === undefined) === (taps === undefined))
       throw new InputError('body.passes', '', 'what the meter read, or where the needle jumped');
   },
-  apply: (own, { part, passes, taps, family }, { moment, facts }) => {
+  apply: (own, { part, passes, taps, family }, { moment, facts, tell }) => {
     const verdict = passes
       ? judgeSweep(
           passes.map(({ way, ohms }) => ({ way, readings: ohms.map((one) => ({ ohms: one })) })),
@@ -61,8 +65,9 @@ export const swept = defineKind<'swept', SweptBody, BenchSlice, Facts>({
         ).verdict
       : judgeNeedle(taps ?? []);
     add(own, part, { how: 'swept', verdict, moment });
+    if (verdict.outcome !== 'good') tell('unitChanged', {});
   },
-  touches: ({ part }) => ({ reads: [], writes: [written(part)] }),
+  touches: ({ part }) => ({ reads: [], writes: [written(part), 'gate:3'] }),
   words: ({ part }) => `${part} swept`,
   arbitrary: (f) =>
     f.record({ part: f.constantFrom('sender', 'moon'), taps: f.constant([{ way: 'up' as const, at: 0.4 }]) }),
@@ -95,14 +100,15 @@ export const pumpRan = defineKind<'pumpRan', PumpRanBody, BenchSlice, Facts>({
         'the volts at its plug while it runs, 6 V and more under pressure',
       );
   },
-  apply: (own, { part, heldBar, heldSeconds, rated, ...run }, { moment, facts }) => {
+  apply: (own, { part, heldBar, heldSeconds, rated, ...run }, { moment, facts, tell }) => {
     const reads = rated ?? partOf(facts, part)?.reads;
     const held =
       heldBar === undefined || heldSeconds === undefined ? {} : { held: { bar: heldBar, seconds: heldSeconds } };
     const { verdict } = judgeRun({ ...run, ...held }, { file: facts.vehicle, ...(reads ? { rated: reads } : {}) });
     add(own, part, { how: 'run', verdict, moment });
+    if (verdict.outcome !== 'good') tell('unitChanged', {});
   },
-  touches: ({ part }) => ({ reads: [], writes: [written(part)] }),
+  touches: ({ part }) => ({ reads: [], writes: [written(part), 'gate:3'] }),
   words: ({ part, volts }) => `${part} run at ${volts} V`,
   arbitrary: (f) =>
     f.record({
@@ -118,14 +124,15 @@ export const partSwapped = defineKind<'partSwapped', PartSwappedBody, BenchSlice
   kind: 'partSwapped',
   version: 1,
   Body: PartSwappedBody,
-  apply: (own, { part, with: called, tag, again }) => {
+  apply: (own, { part, with: called, tag, again }, { tell }) => {
+    tell('unitChanged', {});
     const list = (own.pieces[part] ??= [{ called: null, tag: null, words: [] }]);
     const before = list.at(-2);
     // Fitted in error and taken out again: what was there before goes back, with all that was said of it.
     if (again && before) return void list.push({ ...before, words: [...before.words] });
     list.push({ called, tag: tag ?? null, words: [] });
   },
-  touches: ({ part }) => ({ reads: [], writes: [written(part)] }),
+  touches: ({ part }) => ({ reads: [], writes: [written(part), 'gate:3'] }),
   words: ({ part, with: called, again }) => `${part} out, “${called}” in${again ? ' again' : ''}`,
   arbitrary: (f) => f.record({ part: f.constantFrom('pump', 'sender'), with: f.constantFrom('90 L/h', '20 to 80') }),
 });

@@ -101,6 +101,8 @@ export interface Events {
     /** Which. */
     state: 'opened' | 'closed';
   };
+  /** Another part of the unit goes back, or one is not sound after all. */
+  unitChanged: object;
   /** Litres went into or out of the tank, or what is known of them changed. */
   fuelChanged: {
     /** Litres came in. */

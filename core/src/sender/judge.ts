@@ -1,4 +1,4 @@
-import { median } from 'simple-statistics';
+import { max, median, min } from 'simple-statistics';
 import { commonPractice, computed } from '../basis/index.ts';
 import { InputError } from '../errors/index.ts';
 import { roundTo } from '../estimate/index.ts';
@@ -22,6 +22,9 @@ const END = { doubtful: 0.05, bad: 0.1 };
 const OPEN = 2;
 /** An end that stands still over more of the travel than this. */
 const FLAT = 0.08;
+
+/** More gaps or jumps than this are no places any more. */
+const MANY = 400;
 
 /** Where on the travel it shows nothing. */
 export interface Dead extends OhmPlace {
@@ -110,7 +113,7 @@ function withoutBeyond(passes: readonly Pass[], stops: Stops | null): Pass[] {
 
 function spanOf(passes: readonly Pass[]): number {
   const all = passes.flatMap(({ readings }) => readings.flatMap((r) => (r.ohms === null ? [] : [r.ohms])));
-  return all.length === 0 ? 0 : Math.max(...all) - Math.min(...all);
+  return all.length === 0 ? 0 : max(all) - min(all);
 }
 
 function endsOf(passes: readonly Pass[], within: number): SweepJudged['ends'] {
@@ -138,6 +141,8 @@ function deadSpots(
     const [x, y] = [bounds(a), bounds(b)];
     return Math.max(x[0], y[0]) <= Math.min(x[1], y[1]) + near;
   };
+  // Open all over: nobody asks where, and comparing each with each would take minutes.
+  if (runs.length > MANY) return { dead: [hull(runs)], alone: [] };
   const spots: OpenRun[][] = [];
   const alone: OpenRun[] = [];
   for (const run of runs) {
@@ -157,7 +162,7 @@ function deadSpots(
 function hull(runs: readonly OpenRun[]): OhmPlace {
   const rising = runs.some((r) => r.from !== null && r.to !== null && r.to >= r.from);
   const pick = (list: (number | null)[], low: boolean): number | null =>
-    list.some((v) => v === null) ? null : (low ? Math.min : Math.max)(...(list as number[]));
+    list.some((v) => v === null) ? null : (low ? min : max)(list as number[]);
   return {
     from: pick(
       runs.map((r) => r.from),
@@ -200,16 +205,16 @@ const dropOutFinding = (spot: Dead): Finding => ({
 function jumpFindings(passes: readonly Pass[], { span, over }: { span: number; over: number }): Finding[] {
   if (span === 0) return [];
   const jumps = jumpsOf(passes, over);
-  const twice = jumps.some((a) =>
-    jumps.some((b) => a.way !== b.way && Math.abs((a.from ?? 0) - (b.from ?? 0)) <= 2 * over),
-  );
+  const twice =
+    jumps.length > MANY ||
+    jumps.some((a) => jumps.some((b) => a.way !== b.way && Math.abs((a.from ?? 0) - (b.from ?? 0)) <= 2 * over));
   return jumps.length === 0
     ? []
     : [
         {
           outcome: twice ? 'bad' : 'doubtful',
           text: twice ? 'it jumps at one place, up and back' : 'it jumps once and stays',
-          figure: say`${inOhms(roundTo(Math.max(...jumps.map((j) => j.by)), 0.1))}`,
+          figure: say`${inOhms(roundTo(max(jumps.map((j) => j.by)), 0.1))}`,
           limit: say`${inOhms(roundTo(over, 0.1))} beyond its travel`,
           next: 'sweep it again, slower, over that place',
         },
@@ -233,7 +238,7 @@ function travelFindings(passes: readonly Pass[], { span, within }: { span: numbe
   const travel = span > 0 ? travelOf(passes, within) : null;
   if (!travel) return [];
   const [lag, rms] = [travel.hysteresis / span, (travel.agree ?? 0) / span];
-  const most = Math.max(...passes.flatMap(({ readings }) => readings.map((r) => r.mm ?? 0)));
+  const most = max(passes.flatMap(({ readings }) => readings.map((r) => r.mm ?? 0)));
   return [
     ...(lag > HYSTERESIS.doubtful
       ? [

@@ -16,6 +16,8 @@ export default {
   clearTextReporter: { reportTests: false, allowColor: false, allowEmojis: false, logTests: false },
   jsonReporter: { fileName: `.cradle/mutants-${folder}.json` },
   ignorePatterns: ['web', 'server', 'e2e', 'docs', 'bench', 'scripts', '.ci'],
-  concurrency: 2,
+  concurrency: Number(process.env.AT_ONCE ?? 2),
+  // Native modules are never given back by the runner that loaded them: a new one now and then keeps it quick.
+  maxTestRunnerReuse: 20,
   timeoutMS: 15_000,
 };

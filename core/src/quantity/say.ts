@@ -4,7 +4,7 @@ import { findUnit, fromSI, toSI, units, type Dimension } from './units.ts';
 import { plainNumber } from './write.ts';
 
 /** What a figure in a sentence measures, by the unit it is held in. */
-type Measure = 'mm' | 'L' | 'kg' | 'bar' | 'N·m' | '°C';
+type Measure = 'mm' | 'L' | 'kg' | 'bar' | 'kPa' | 'N·m' | '°C';
 
 /** A figure, or a range of one, that is written only where somebody reads it, in that person's units. */
 interface Quantity {
@@ -33,6 +33,8 @@ export const litres = quantity('L', 0);
 export const kilograms = quantity('kg', 0);
 /** A pressure over the air's, bar. @example inWords([bar(3)], 'us') // '43.5 psi' */
 export const bar = quantity('bar', 2);
+/** A pressure a tank may stand, kPa over the air's. @example inWords([kilopascals(3.487)], 'us') // '14.0 inH2O' */
+export const kilopascals = quantity('kPa', 2);
 /** A torque, N·m. @example inWords([newtonMetres(38, 44)]) // '38–44 N·m' */
 export const newtonMetres = quantity('N·m', 0);
 /** A temperature, °C. @example inWords([celsius(40)], 'us') // '104 °F' */
@@ -82,6 +84,7 @@ const other: Record<Exclude<Measure, 'mm'>, { dimension: Dimension; from: string
   L: { dimension: 'volume', from: 'L', to: 'gal', more: 1 },
   kg: { dimension: 'mass', from: 'kg', to: 'lb', more: 0 },
   bar: { dimension: 'pressure', from: 'bar', to: 'psi', more: -1 },
+  kPa: { dimension: 'pressure', from: 'kPa', to: 'inH2O', more: -1 },
   'N·m': { dimension: 'torque', from: 'N·m', to: 'ft-lb', more: 0 },
   '°C': { dimension: 'temperature', from: '°C', to: '°F', more: 0 },
 };

@@ -79,7 +79,7 @@ describe('drain', () => {
   test('a shape that cannot be says where, a table that does not rise says which row, nothing typed is lost', async () => {
     await ines.tap('[data-action=shape]');
     await ines.tapText('Level table');
-    await ines.sees('expected two columns');
+    await ines.sees('expected columns of level, litres');
     await ines.type('Level and litres', 'mm,litres\n0,0\n100,40\n90,60');
     await ines.sees('more than the row before');
     await ines.tapText('Two lobes');

@@ -34,6 +34,20 @@ export {
   type SampleLook,
 } from './drain/index.ts';
 export { InputError, present, problemInWords } from './errors/index.ts';
+export {
+  freeVolume,
+  HOLD_CAUTION,
+  holdOf,
+  holes,
+  judgeHeld,
+  MOST,
+  readHold,
+  traceOf,
+  writeHold,
+  type HeldBody,
+  type HoldJudged,
+  type HoleName,
+} from './hold/index.ts';
 export { exactly, rangeInWords, roundTo, type Estimate, type Span } from './estimate/index.ts';
 export { judgeTorque } from './fastener/index.ts';
 export { minutesLeft, minutesSince } from './journal/index.ts';

@@ -5,6 +5,7 @@ import { type Entry, foldJob, type JobState, logWriter } from '../job/index.ts';
 import { seeded } from '../rehearsal/index.ts';
 import { usualArchetypes as archetypes } from '../vehicle/testing.ts';
 import { BLEEDING, type InstrumentKind, instruments, readInstrument } from './index.ts';
+import { airThrough, areaOf } from '../hold/index.ts';
 import { hiddenTruth } from '../truth/index.ts';
 import { nowOf } from './now.ts';
 
@@ -92,6 +93,27 @@ describe('instruments', () => {
     const long = nowOf(truth, state, start + 24 * 3_600_000);
     expect(long.litres).toBeGreaterThan(0);
     expect(long.litres + long.pumped).toBeCloseTo(truth.litres, 6);
+  });
+  test('the plugged tank falls through the hole it hides, and through none once it is mended', () => {
+    const fallen = (state: JobState) => {
+      const { value } = readInstrument(state, {
+        kind: 'tankGauge',
+        channelId: 'hold',
+        since: start,
+        at: start + 20_000,
+        chance: () => 0.25, // no noise
+      });
+      return 13.5 - value!;
+    };
+    const leaks = job('leak');
+    const { leak, airLitres } = hiddenTruth(leaks);
+    // At first the pressure falls by what goes out over what is in it; over 20 s a little less.
+    const out = airThrough({ gauge: 3362.7, outside: 101_325, celsius: 20 }) * areaOf(leak / 1000);
+    const atFirst = (((out * 101_325) / (airLitres / 1000)) * 20) / 249.08891;
+    expect(fallen(leaks)).toBeLessThan(atFirst);
+    expect(fallen(leaks)).toBeGreaterThan(0.75 * atFirst);
+    const mended = [write('finding', { what: 'seam', where: 'outside', verdict: 'good', note: 'repaired' })];
+    expect(fallen(job('leak', mended))).toBeLessThan(0.5);
   });
   test('what there is not is refused with what there is', () => {
     expect(() => read(job('pump'), 'multimeter', 'amps')).toThrow(/senderOhms/);

@@ -1,7 +1,9 @@
 import { pieceOf } from '../bench/index.ts';
 import { InputError } from '../errors/index.ts';
+import { airThrough, areaOf } from '../hold/index.ts';
 import type { JobState } from '../job/index.ts';
-import { hiddenTruth } from '../truth/index.ts';
+import { ATMOSPHERE, ownUnit } from '../quantity/index.ts';
+import { hiddenTruth, type HiddenTruth } from '../truth/index.ts';
 import { nowOf } from './now.ts';
 import { instruments, type Channel, type InstrumentKind, type Reading } from './types.ts';
 
@@ -55,6 +57,8 @@ function valueOf(
   switch (kind) {
     case 'pressureGauge':
       return now.pressure / 100;
+    case 'tankGauge':
+      return heldAt(truth, moved / 1000);
     case 'gasMeter':
       return now.lel;
     case 'flowCounter':
@@ -76,6 +80,16 @@ function valueOf(
       return empty + (full - empty) * share;
     }
   }
+}
+
+/** Pumped up by hand to here, Pa. */
+const PUMPED = 13.5 * 249.08891;
+
+/** What the plugged tank still holds so many seconds after it was pumped up; inH2O. */
+function heldAt({ leak, airLitres }: HiddenTruth, seconds: number): number {
+  const outside = { gauge: PUMPED, outside: ATMOSPHERE, celsius: 20 };
+  const fall = (airThrough(outside) * areaOf(leak / 1000) * ATMOSPHERE) / (2 * (airLitres / 1000) * Math.sqrt(PUMPED));
+  return ownUnit(Math.max(0, Math.sqrt(PUMPED) - fall * seconds) ** 2, 'pressure', 'inH2O');
 }
 
 /** A slow hand: a second at the stop, ten seconds on the way, ms. */

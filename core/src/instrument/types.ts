@@ -1,5 +1,6 @@
 /** Instruments a shop may own. */
-export type InstrumentKind = 'pressureGauge' | 'gasMeter' | 'multimeter' | 'scanTool' | 'flowCounter' | 'scale';
+export type InstrumentKind =
+  'pressureGauge' | 'tankGauge' | 'gasMeter' | 'multimeter' | 'scanTool' | 'flowCounter' | 'scale';
 
 /** One thing an instrument reads. */
 export interface Channel {
@@ -48,6 +49,13 @@ export const instruments: readonly Instrument[] = [
     name: 'pressure gauge',
     channels: [
       { id: 'pressure', name: 'at the test port', unit: 'bar', resolution: 0.01, range: [0, 7], noise: 0.008 },
+    ],
+  },
+  {
+    kind: 'tankGauge',
+    name: 'low-pressure gauge',
+    channels: [
+      { id: 'hold', name: 'on the plugged tank', unit: 'inH2O', resolution: 0.05, range: [0, 20], noise: 0.03 },
     ],
   },
   {

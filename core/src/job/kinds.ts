@@ -1,3 +1,4 @@
+import { held } from '../hold/index.ts';
 import { answerKind } from '../questions/index.ts';
 import { partSaid, partSwapped, pumpRan, swept } from '../bench/index.ts';
 import { finding } from '../condition/index.ts';
@@ -121,6 +122,7 @@ export const kinds = [
   ring,
   torque,
   jointSeen,
+  held,
   finding,
   partSaid,
   swept,

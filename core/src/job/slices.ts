@@ -4,6 +4,7 @@ import { pressureSlice } from '../depressurise/index.ts';
 import { torqueSlice } from '../fastener/index.ts';
 import { gatesSlice } from '../gates/index.ts';
 import { hangSlice } from '../hang/index.ts';
+import { holdSlice } from '../hold/index.ts';
 import { journalSlice } from '../journal/index.ts';
 import { ledgerSlice } from '../ledger/index.ts';
 import { orderSlice } from '../order/index.ts';
@@ -29,6 +30,7 @@ export const slices = [
   proofSlice,
   conditionSlice,
   benchSlice,
+  holdSlice,
   gatesSlice,
   signingSlice,
 ] as const;

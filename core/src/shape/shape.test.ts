@@ -210,10 +210,10 @@ describe('a level table', () => {
     expect(two![1]).toBeCloseTo(37.85411784, 9);
   });
   test.each([
-    ['', /two columns/],
-    ['mm,litres', /rows/],
-    ['0,0\nten,5', /row 2/],
-    ['0,0\n10,', /row 2/],
+    ['', /columns of level, litres/],
+    ['mm,litres', /heading only/],
+    ['0,0\nten,5', /line 2, column 1/],
+    ['0,0\n10,', /line 2, column 2/],
   ])('%j is refused', (text, message) => {
     expect(() => readLevelTable(text)).toThrow(message);
   });

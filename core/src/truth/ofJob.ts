@@ -1,3 +1,4 @@
+import type { ConditionSlice } from '../condition/index.ts';
 import { fuels } from '../fluid/index.ts';
 import type { OrderSlice } from '../order/index.ts';
 import type { FuelSlice } from '../tank/index.ts';
@@ -25,12 +26,22 @@ export interface HiddenTruth extends Truth {
   pumpFlow: number;
   /** Codes that the scan tool finds. */
   codes: string[];
+  /** The one hole that all its leaks come to, mm. */
+  leak: number;
+  /** What is in it when it is empty, L. */
+  airLitres: number;
 }
+
+/** Holes of a demo tank that leaks and of one that does not, mm. */
+const LEAK = { open: 0.8, tight: 0.15 };
+/** Litres that a tank of a demo holds to its brim, for one it is rated for. */
+const VAPOUR_ROOM = 1.07;
 
 /** What of a job its truth follows. */
 type Hiding = { jobId: string } & Pick<VehicleSlice, 'vehicle' | 'file'> &
   Pick<OrderSlice, 'complaint'> &
-  Pick<FuelSlice, 'witnesses'>;
+  Pick<FuelSlice, 'witnesses'> &
+  Pick<ConditionSlice, 'findings'>;
 
 /**
  * The one truth behind a job, for instruments and rehearsals alike: inside every range of its file and its first witnesses,
@@ -48,6 +59,8 @@ export function hiddenTruth(state: Hiding): HiddenTruth {
   const litres = first ? inside(first.litres) : capacity * (0.2 + 0.5 * rng());
   const [mass, density] = [inside(tank.emptyMass), inside(fuels[state.vehicle.fuel].density)];
   const [pump, flow] = [pumpOf(state.vehicle), 1.3 + 0.6 * rng()];
+  // What somebody found and mended leaks no more.
+  const mended = state.findings.some(({ verdict, note }) => verdict === 'good' && note);
   return {
     // Of all the file has: which of it is there is found out on the way.
     ...truthInside(state.file, seeded(seed + 1)),
@@ -65,5 +78,7 @@ export function hiddenTruth(state: Hiding): HiddenTruth {
         : state.complaint === 'level'
           ? ['level signal implausible']
           : [],
+    leak: state.complaint === 'leak' && !mended ? LEAK.open : LEAK.tight,
+    airLitres: capacity * VAPOUR_ROOM,
   };
 }

@@ -87,6 +87,6 @@ describe('the form of a shape', () => {
     const form = { ...emptyForm(shapes.table), text: '0,0\n100,30\n100,40' };
     expect(() => shapeOf(form)).toThrow(/row 3/);
     expect(() => shapeOf({ ...form, text: '0,0\n400,30' })).toThrow(/above the height/);
-    expect(() => shapeOf({ ...form, text: '' })).toThrow(/two columns/);
+    expect(() => shapeOf({ ...form, text: '' })).toThrow(/columns of level, litres/);
   });
 });

@@ -1,0 +1,1 @@
+export { readColumns, writeColumns, type Column } from './columns.ts';

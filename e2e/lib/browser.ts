@@ -217,6 +217,7 @@ export async function signedIn(
 
 /** Cuts a person off from the server, and lets them back. */
 export async function cutOff(person: Person): Promise<() => void> {
+  await hasNumbers(person);
   let cut = true;
   await person.page.setRequestInterception(true);
   person.page.on(
@@ -225,3 +226,26 @@ export async function cutOff(person: Person): Promise<() => void> {
   );
   return () => void (cut = false);
 }
+
+/** Until this device has its block of numbers for the job it shows: without one, what goes in asks what was painted on it. */
+const hasNumbers = (person: Person) =>
+  person.page.waitForFunction(
+    () =>
+      new Promise<boolean>((resolve) => {
+        const open = indexedDB.open('cradle-1');
+        open.onerror = () => resolve(false);
+        open.onsuccess = () => {
+          const book = open.result
+            .transaction('tags')
+            .objectStore('tags')
+            .get(location.pathname.split('/')[2] ?? '');
+          book.onerror = () => resolve(false);
+          book.onsuccess = () => {
+            open.result.close();
+            const { block = null } = (book.result ?? {}) as { block?: number | null };
+            resolve(block !== null);
+          };
+        };
+      }),
+    { polling: 200 },
+  );

@@ -33,8 +33,8 @@ export function readInstrument(
   const channel = instrument.channels.find((c) => c.id === channelId);
   if (!channel) throw new InputError('channel', channelId, instrument.channels.map((c) => c.id).join(', '));
   const real = valueOf(state, { kind, channel: channel.id, at, moved: at - since });
-  if (real === null) return { kind, channel: channel.id, value: null, unit: channel.unit, text: 'open' };
-  return { kind, channel: channel.id, unit: channel.unit, ...shown(real, channel, chance) };
+  if (real === null) return { kind, channel: channel.id, value: null, unit: channel.unit, text: 'open', at };
+  return { kind, channel: channel.id, unit: channel.unit, at, ...shown(real, channel, chance) };
 }
 
 function shown(value: number, channel: Channel, chance: () => number): Pick<Reading, 'value' | 'text'> {

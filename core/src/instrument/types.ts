@@ -40,6 +40,8 @@ export interface Reading {
   unit: string;
   /** What stands on its face. */
   text: string;
+  /** When it was read, ms since the epoch. */
+  at: number;
 }
 
 /** The instruments there are; a real one answers the same three questions: list, read, stream. Typical figures. */

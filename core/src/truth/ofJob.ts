@@ -78,7 +78,7 @@ export function hiddenTruth(state: Hiding): HiddenTruth {
         : state.complaint === 'level'
           ? ['level signal implausible']
           : [],
-    leak: state.complaint === 'leak' && !mended ? LEAK.open : LEAK.tight,
+    leak: (state.complaint === 'leak' || state.complaint === 'rust') && !mended ? LEAK.open : LEAK.tight,
     airLitres: capacity * VAPOUR_ROOM,
   };
 }

@@ -1,4 +1,5 @@
 /** What is a chart, with its library: wanted by few screens, fetched with all the rest of a job. */
 export const charts = {
+  hold: () => import('./bench/hold/HoldChart.tsx'),
   witnesses: () => import('./drain/WitnessChart.tsx'),
 };

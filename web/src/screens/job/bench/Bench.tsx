@@ -1,6 +1,6 @@
 import { descended, outcomeWord, type Outcome, type UnitPart } from '@iron-cradle/core';
 import { useState } from 'react';
-import { useNavigate } from 'react-router';
+import { useNavigate, useSearchParams } from 'react-router';
 import { FormChoice } from '../../../form/FormChoice.tsx';
 import { FormText } from '../../../form/FormText.tsx';
 import { useEntryForm } from '../../../form/useEntryForm.ts';
@@ -9,6 +9,8 @@ import { Shape } from '../../../look/Shapes.tsx';
 import { Tag } from '../../../look/Tag.tsx';
 import { PutIn } from '../PutIn.tsx';
 import { TankLayout } from '../tank/TankLayout.tsx';
+import { HoldRow } from './hold/HoldRow.tsx';
+import { HoldScreen } from './hold/HoldScreen.tsx';
 import { PartPanel } from './PartPanel.tsx';
 import { Ring } from './Ring.tsx';
 import { UnitApart } from './UnitApart.tsx';
@@ -30,11 +32,13 @@ export default function Bench() {
   const { jobId, state } = useJob();
   const navigate = useNavigate();
   const [part, setPart] = useState<UnitPart | null>(null);
+  const [search, setSearch] = useSearchParams();
   const backToUnit = () => {
     // Where the hand left: on a phone the drawing is out of sight by now.
     document.querySelector<HTMLElement>(`[data-part-of-unit="${part?.id ?? ''}"]`)?.focus();
     setPart(null);
   };
+  if (search.has('hold')) return <HoldScreen onDone={() => setSearch({})} />;
   return (
     <TankLayout
       station="bench"
@@ -43,6 +47,7 @@ export default function Bench() {
         <div className="h-full overflow-y-auto p-4 mid:p-6">
           <h1 className="pb-4 text-32">{state.out ? 'On the bench' : 'Part-way, at its top'}</h1>
           <UnitApart chosen={part?.id ?? null} onChoose={setPart} />
+          {state.out && <HoldRow onHold={() => setSearch({ hold: '' })} />}
           <h2 className="pb-2 pt-8 text-24">Also found</h2>
           <Findings />
         </div>

@@ -14,6 +14,7 @@ import { TankSection } from '../../../drawings/tank/TankSection.tsx';
 import { Strap } from '../../../look/Strap.tsx';
 import { Choice } from '../../../ui/Choice.tsx';
 import { QuantityField } from '../../../ui/QuantityField.tsx';
+import { FileText } from '../../../ui/FileText.tsx';
 import { Sheet } from '../../../ui/Sheet.tsx';
 import { useSize } from '../../../ui/useSize.ts';
 import { emptyForm, fieldsOf, shapeOf, type Kind, type ShapeForm } from './shapeForm.ts';
@@ -165,15 +166,9 @@ function TextRows({ form, onText }: { form: ShapeForm; onText: (text: string) =>
         />
       </div>
       {table && (
-        <label className="btn">
+        <FileText accept=".csv,text/csv,text/plain" onText={onText}>
           From a CSV file
-          <input
-            type="file"
-            accept=".csv,text/csv,text/plain"
-            className="sr-only"
-            onChange={(event) => void event.target.files?.[0]?.text().then(onText)}
-          />
-        </label>
+        </FileText>
       )}
     </div>
   );

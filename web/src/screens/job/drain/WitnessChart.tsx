@@ -1,32 +1,25 @@
-import { BarController, BarElement, CategoryScale, Chart, LinearScale, Tooltip } from 'chart.js';
+import { BarController, BarElement, CategoryScale, Chart, LinearScale, type ChartConfiguration } from 'chart.js';
 import { witnessWord, type Estimate, type FuelAboard, litres, rounded } from '@iron-cradle/core';
-import { useEffect, useRef } from 'react';
-import { useTheme } from '../../../look/theme.ts';
+import { useMemo } from 'react';
+import { useChart, useInk } from '../../../drawings/chart/useChart.ts';
 import { useWords } from '../../../ui/Words.tsx';
 
-Chart.register(BarController, BarElement, CategoryScale, LinearScale, Tooltip);
-
-const token = (name: string) => getComputedStyle(document.documentElement).getPropertyValue(name).trim();
+Chart.register(BarController, BarElement, CategoryScale, LinearScale);
 
 /** Litres aboard, witness by witness: what each says now, and at the foot what they say together. */
 export default function WitnessChart({ steps, aboard }: { steps: FuelAboard['steps']; aboard: Estimate }) {
   const words = useWords();
-  const canvas = useRef<HTMLCanvasElement>(null);
-  const theme = useTheme();
-  useEffect(() => {
-    if (!canvas.current) return;
-    Chart.defaults.font.family = "'Archivo Variable', sans-serif";
-    Chart.defaults.font.size = 15;
-    const [ink, quiet, work, halt, rule] = ['--ink', '--quiet', '--work', '--halt', '--rule'].map(token);
+  const { ink, quiet, work, halt, rule } = useInk();
+  const config = useMemo((): ChartConfiguration<'bar', [number, number][]> => {
     const bar = (e: Estimate): [number, number] => [e.lo, Math.max(e.hi, e.lo + 0.4)];
-    const chart = new Chart(canvas.current, {
+    return {
       type: 'bar',
       data: {
         labels: [...steps.map((s) => witnessWord[s.kind]), 'together'],
         datasets: [
           {
             data: [...steps.map((s) => bar(s.said)), bar(aboard)],
-            backgroundColor: [...steps.map((s) => (s.agrees ? quiet : halt)), work] as string[],
+            backgroundColor: [...steps.map((s) => (s.agrees ? quiet : halt)), work],
             barPercentage: 0.7,
             categoryPercentage: 0.8,
           },
@@ -34,23 +27,22 @@ export default function WitnessChart({ steps, aboard }: { steps: FuelAboard['ste
       },
       options: {
         indexAxis: 'y',
-        animation: false,
         responsive: true,
         maintainAspectRatio: false,
         plugins: { legend: { display: false }, tooltip: { enabled: false } },
         scales: {
           x: {
             beginAtZero: true,
-            title: { display: true, text: 'litres aboard now', color: quiet! },
-            ticks: { color: quiet!, font: { family: "'Sometype Mono'" } },
-            grid: { color: rule! },
+            title: { display: true, text: 'litres aboard now', color: quiet },
+            ticks: { color: quiet, font: { family: "'Sometype Mono'" } },
+            grid: { color: rule },
           },
-          y: { ticks: { color: ink! }, grid: { display: false } },
+          y: { ticks: { color: ink }, grid: { display: false } },
         },
       },
-    });
-    return () => chart.destroy();
-  }, [steps, aboard, theme]);
+    };
+  }, [steps, aboard, ink, quiet, work, halt, rule]);
+  const canvas = useChart(config);
   const all = steps
     .map((s) => `${witnessWord[s.kind]} ${words([rounded(litres, s.said, 1)])}${s.agrees ? '' : ', does not agree'}`)
     .join('; ');

@@ -1,0 +1,77 @@
+import { writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { atWork } from './lib/atWork.ts';
+import { phone, wide } from './lib/browser.ts';
+
+/** The tank on the bench under a little air: it leaks, is mended, holds; figures come by gauge, by hand and as a table. */
+const work = atWork(wide);
+const JOB = 'demo-pickup-2';
+
+const outcome = (want: string, timeout = 20_000) =>
+  work.ines.page.waitForSelector(`[data-hold-outcome=${want}]`, { timeout });
+const rowSays = (want: string) => work.ines.page.waitForSelector(`[data-action=hold][data-outcome=${want}]`);
+/** A table of a hold: √p falls by so much a second. */
+const table = (name: string, fall: number, wrong = '') => {
+  const lines = Array.from({ length: 130 }, (_, i) => `${i};${((Math.sqrt(3400) - fall * i) ** 2).toFixed(0)}`);
+  const path = join(tmpdir(), name);
+  writeFileSync(path, ['s;Pa', ...lines, wrong].join('\n'));
+  return path;
+};
+const choose = async (path: string) => {
+  const input = await work.ines.page.waitForSelector('input[type=file][accept*=csv]');
+  await (input as unknown as { uploadFile: (path: string) => Promise<void> }).uploadFile(path);
+};
+
+test('a tank with a hole is found to leak by the gauge, soap says where, and it is owed', async () => {
+  const { ines } = work;
+  await ines.go(`/jobs/${JOB}/bench`);
+  await rowSays('unknown');
+  await ines.tap('[data-action=hold]');
+  await ines.tapText('Aired');
+  await ines.tap('[data-action=hold-begin]');
+  await outcome('unknown');
+  await outcome('bad', 60_000);
+  await ines.sees('It leaks');
+  await ines.tap('[data-soap="front seam"]');
+  await ines.arrives(JOB, 'finding', { what: 'bubbles: front seam', verdict: 'bad' });
+  await ines.tap('[data-action=let-out]');
+  await ines.arrives(JOB, 'held');
+  await ines.tapText('Back to the unit');
+  await rowSays('bad');
+}, 120_000);
+
+test('a table with a word in it says line and column and takes nothing; a good one is judged, entered, and answers the leak', async () => {
+  const { ines } = work;
+  await ines.go(`/jobs/${JOB}/bench?hold`);
+  await choose(table('wrong.csv', 0.01, '130;about 3400'));
+  await ines.sees('line 132, column 2 (pressure): expected a figure; “about 3400” was given');
+  await choose(table('tight.csv', 0.01));
+  await ines.stands('[data-action=let-out][aria-disabled]');
+  await ines.tapText('Aired');
+  await outcome('good');
+  await ines.tap('[data-action=let-out]');
+  await ines.arrives(JOB, 'held');
+  await ines.tapText('Back to the unit');
+  await rowSays('good');
+  await ines.go(`/jobs/${JOB}/record`);
+  await ines.sees('held: it falls faster than through a hole of 0.51 mm');
+  await ines.sees('held: tighter than a hole of 0.51 mm');
+}, 60_000);
+
+test('typed on a phone: each reading at its moment; nothing is said before there is enough', async () => {
+  const { ines } = work;
+  await ines.page.setViewport(phone);
+  await ines.go(`/jobs/${JOB}/bench?hold`);
+  await ines.tap('[data-action=hold-typed]');
+  await ines.stands('[data-action=let-out][aria-disabled]');
+  for (const reading of ['14 inH2O', '3.4 kPa', '34']) {
+    await ines.type('The gauge shows', reading);
+    await ines.tap('[data-action=hold-reading]');
+  }
+  await ines.sees('3 readings');
+  expect(await ines.sideways()).toBeLessThanOrEqual(0);
+  await ines.tap('[data-action=hold-drop]');
+  await ines.stands('[data-action=hold-typed]');
+  await ines.page.setViewport(wide);
+}, 60_000);

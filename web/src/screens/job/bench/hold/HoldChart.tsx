@@ -1,0 +1,102 @@
+import {
+  Chart,
+  Decimation,
+  Filler,
+  LinearScale,
+  LineController,
+  LineElement,
+  PointElement,
+  type ChartConfiguration,
+} from 'chart.js';
+import { ownUnit, traceOf, type HoldJudged } from '@iron-cradle/core';
+import { useMemo } from 'react';
+import { hatch, useChart, useInk } from '../../../../drawings/chart/useChart.ts';
+
+Chart.register(LineController, LineElement, PointElement, LinearScale, Filler, Decimation);
+
+type Point = { x: number; y: number };
+
+interface HoldChartProps {
+  readings: readonly (readonly [number, number])[];
+  judged: HoldJudged;
+  /** s to draw to. */
+  until: number;
+  /** Unit of pressure. */
+  unit: 'inH2O' | 'kPa';
+}
+
+/** Pressure against time: what was read, the line through it with its band, and the limit hole from the same start. */
+export default function HoldChart({ readings, judged, until, unit }: HoldChartProps) {
+  const ink = useInk();
+  const config = useMemo((): ChartConfiguration<'line', Point[]> => {
+    const trace = traceOf(judged, until);
+    const y = (pascals: number) => ownUnit(pascals, 'pressure', unit);
+    const line = (of: (at: (typeof trace)[number]) => number): Point[] =>
+      trace.map((at) => ({ x: at.at, y: y(of(at)) }));
+    const thin = { pointRadius: 0, tension: 0 };
+    return {
+      type: 'line',
+      data: {
+        datasets: [
+          { data: line((t) => t.line.lo), ...thin, borderWidth: 0 },
+          { data: line((t) => t.line.hi), ...thin, borderWidth: 0, fill: '-1', backgroundColor: hatch(ink.quiet) },
+          { data: line((t) => t.line.typ), ...thin, borderColor: ink.ink, borderWidth: 2 },
+          { data: line((t) => t.limit.lo), ...thin, borderColor: ink.halt, borderWidth: 2, borderDash: [9, 6] },
+          { data: line((t) => t.limit.hi), ...thin, borderColor: ink.halt, borderWidth: 2, borderDash: [9, 6] },
+          {
+            data: readings.map(([x, pascals]) => ({ x, y: y(pascals) })),
+            showLine: false,
+            pointStyle: 'rect',
+            pointRadius: 4,
+            backgroundColor: ink.work,
+            borderColor: ink.work,
+          },
+        ],
+      },
+      options: {
+        responsive: true,
+        maintainAspectRatio: false,
+        parsing: false,
+        normalized: true,
+        plugins: {
+          legend: { display: false },
+          tooltip: { enabled: false },
+          decimation: { enabled: true, algorithm: 'min-max' },
+        },
+        scales: {
+          x: {
+            type: 'linear',
+            min: 0,
+            max: until,
+            title: { display: true, text: 's', color: ink.quiet, align: 'end' },
+            ticks: { color: ink.quiet, font: { family: "'Sometype Mono'" }, maxTicksLimit: 6 },
+            grid: { display: false },
+            border: { color: ink.ink, width: 2 },
+          },
+          y: {
+            type: 'linear',
+            title: { display: true, text: unit, color: ink.quiet },
+            ticks: { color: ink.quiet, font: { family: "'Sometype Mono'" }, maxTicksLimit: 6 },
+            grid: { color: ink.rule },
+            border: { color: ink.ink, width: 2 },
+          },
+        },
+      },
+    };
+  }, [readings, judged, until, unit, ink]);
+  const canvas = useChart(config);
+  const last = readings.at(-1);
+  return (
+    <div className="relative h-64 mid:h-80">
+      <canvas
+        ref={canvas}
+        role="img"
+        aria-label={
+          last
+            ? `${readings.length} readings, the last ${ownUnit(last[1], 'pressure', unit).toFixed(2)} ${unit} after ${Math.round(last[0])} s`
+            : 'no reading yet'
+        }
+      />
+    </div>
+  );
+}

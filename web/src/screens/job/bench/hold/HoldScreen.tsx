@@ -1,0 +1,140 @@
+import { freeVolume, judgeHeld, ownUnit, type HeldBody, type HoldJudged } from '@iron-cradle/core';
+import { lazy, Suspense, useMemo } from 'react';
+import { ErrorBoundary } from 'react-error-boundary';
+import { useWatch } from 'react-hook-form';
+import { useMainUnit } from '../../../../app/units.ts';
+import { useEntryForm } from '../../../../form/useEntryForm.ts';
+import { useJob } from '../../../../log/useJob.ts';
+import { charts } from '../../charts.ts';
+import { TankLayout } from '../../tank/TankLayout.tsx';
+import { HoldMain, HoldPanel } from './HoldPanel.tsx';
+import { HoldRig } from './HoldRig.tsx';
+import { useReadings } from './useReadings.ts';
+
+const HoldChart = lazy(charts.hold);
+
+/** The tank on the bench under a little air: what the gauge shows against the time, and whether that is tight. */
+export function HoldScreen({ onDone }: { onDone: () => void }) {
+  const { state, jobId } = useJob();
+  const unit = useMainUnit() === 'us' ? 'inH2O' : 'kPa';
+  const source = useReadings(jobId);
+  const volume = freeVolume(state);
+  const form = useEntryForm({ kind: 'held', start: { celsius: 20, step: 25, hole: '0.020' } });
+  const said = useWatch({ control: form.control }) as Partial<HeldBody>;
+  const { readings } = source;
+  const judged = useMemo(() => judgedSoFar({ ...said, readings }, volume), [said, readings, volume]);
+  const last = readings.at(-1);
+  return (
+    <TankLayout
+      station="bench"
+      page
+      stage={() => (
+        <div className="h-full overflow-y-auto p-4 mid:p-6">
+          <h1 className="sr-only">The tank held on the bench</h1>
+          {last ? (
+            <>
+              <p className="reading text-64 leading-none mid:text-104" data-live-hold={source.from ?? 'stands'}>
+                {ownUnit(last[1], 'pressure', unit).toFixed(2)}
+                <span className="text-24"> {unit}</span>
+              </p>
+              <p className="pb-4 text-quiet">
+                {ownUnit(readings[0]![1], 'pressure', unit).toFixed(2)} to begin with, {Math.round(last[0])} s ago
+                {source.from === 'gauge' ? '; simulated' : ''}
+              </p>
+            </>
+          ) : (
+            <HoldRig state={state} />
+          )}
+          {judged && last && (
+            <ErrorBoundary fallback={<p className="py-4 text-quiet">The chart comes once the network is back.</p>}>
+              <Suspense fallback={<p className="h-64 py-4 text-quiet mid:h-80">Drawing…</p>}>
+                <HoldChart
+                  readings={readings}
+                  judged={judged}
+                  until={Math.max(20, Math.ceil((last[0] + (judged.more ?? 0)) / 10) * 10)}
+                  unit={unit}
+                />
+              </Suspense>
+            </ErrorBoundary>
+          )}
+          {judged && last && <Lines judged={judged} hole={said.hole === '0.040' ? '1.0' : '0.5'} />}
+          {judged && last && <Figures judged={judged} volume={said.push?.rise ? null : volume} unit={unit} />}
+        </div>
+      )}
+      now={<HoldPanel form={form} source={source} judged={judged} onDone={onDone} />}
+      main={state.signed ? undefined : <HoldMain form={form} source={source} />}
+    />
+  );
+}
+
+/** What it comes to so far; null while a figure is missing or can't be meant. */
+function judgedSoFar(body: Partial<HeldBody>, volume: ReturnType<typeof freeVolume>): HoldJudged | null {
+  const { readings, step, celsius, hole, aired, push, ...rest } = body;
+  if (!readings?.length || !step || typeof celsius !== 'number' || !hole) return null;
+  const whole = push?.millilitres && push.rise ? { push: push } : volume ? { volume } : {};
+  try {
+    return judgeHeld({ readings, step, celsius, hole, aired: aired ?? false, ...known(rest), ...whole });
+  } catch {
+    return null;
+  }
+}
+
+const known = ({ height, ends }: Partial<HeldBody>): Partial<HeldBody> => ({
+  ...(typeof height === 'number' ? { height } : {}),
+  ...(typeof ends === 'number' ? { ends } : {}),
+});
+
+/** What each line of the chart is. */
+function Lines({ judged, hole }: { judged: HoldJudged; hole: string }) {
+  const { millimetres } = judged;
+  if (!millimetres) return null;
+  return (
+    <ul className="flex flex-wrap gap-x-6 gap-y-1 pt-2 font-semibold">
+      <li className="flex items-center gap-2">
+        <svg width="34" height="10" aria-hidden>
+          <path d="M0 5H34" stroke="var(--ink)" strokeWidth="2" />
+        </svg>
+        falls like a hole of {millimetres.lo.toFixed(2)}–{millimetres.hi.toFixed(2)} mm
+      </li>
+      <li className="flex items-center gap-2 text-halt">
+        <svg width="34" height="10" aria-hidden>
+          <path d="M0 5H34" stroke="var(--halt)" strokeWidth="2" strokeDasharray="9 6" />
+        </svg>
+        limit: a hole of {hole} mm
+      </li>
+    </ul>
+  );
+}
+
+interface FiguresProps {
+  judged: HoldJudged;
+  volume: { lo: number; hi: number } | null;
+  unit: 'inH2O' | 'kPa';
+}
+
+/** What the verdict stands on: the air inside, what goes out, what warming would hide. */
+function Figures({ judged, volume, unit }: FiguresProps) {
+  const { litresPerMinute, drift } = judged;
+  return (
+    <dl className="grid gap-x-6 gap-y-2 pt-4 min-[480px]:grid-cols-3">
+      <div>
+        <dt className="text-quiet">free volume</dt>
+        <dd className="reading">{volume ? `${Math.round(volume.lo)}–${Math.round(volume.hi)} L` : 'by the push'}</dd>
+      </div>
+      <div>
+        <dt className="text-quiet">goes out</dt>
+        <dd className="reading">
+          {litresPerMinute
+            ? `${litresPerMinute.lo.toFixed(2)}–${litresPerMinute.hi.toFixed(2)} L/min`
+            : 'not known yet'}
+        </dd>
+      </div>
+      <div>
+        <dt className="text-quiet">warming may hide</dt>
+        <dd className="reading">
+          {ownUnit(drift, 'pressure', unit).toFixed(2)} {unit}
+        </dd>
+      </div>
+    </dl>
+  );
+}

@@ -34,7 +34,7 @@ test('what was made without knowing a signature waits for the lead, and takes ef
   expect(signed).toMatchObject({ kind: 'signed', by: 'ines' });
 
   // His entry arrives, is kept, and changes nothing that was signed.
-  letBack();
+  await letBack();
   await bo.arrives(SALOON, 'putIn');
   await ines.go(`/jobs/${SALOON}/record`);
   await ines.stands('[data-late="1"]', true);
@@ -86,7 +86,7 @@ test('what the server cannot read stays on the device, and is entered again by h
         };
       }),
   );
-  letBack();
+  await letBack();
   await ines.stands('[data-not-taken="kept back"]', true);
   await ines.sees('Kept on this device:');
   await ines.sees('lamp');

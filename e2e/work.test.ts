@@ -156,7 +156,7 @@ test('what two devices say without knowing of each other is asked on both, and o
   const n = (await entries(bo, 'demo-van-4')).length;
   await bo.tap('[data-action=as-said]');
   for (let i = 0; i < 40 && (await entries(bo, 'demo-van-4')).length === n; i++) await wait(80);
-  letBack();
+  await letBack();
   for (const person of [ines, bo]) await person.stands('[data-two-devices]', true);
   await ines.sees('Two devices say different things of');
   expect(await ines.sideways()).toBeLessThanOrEqual(0);
@@ -207,7 +207,7 @@ test('what the server refuses is shown with what to do, never dropped', async ()
   const n = (await entries(bo, 'demo-pickup-2')).length;
   await bo.tap('[data-put=rag]');
   for (let i = 0; i < 40 && (await entries(bo, 'demo-pickup-2')).length === n; i++) await wait(80);
-  letBack();
+  await letBack();
   await ines.sees('Not taken:');
   await ines.sees('rag');
   await ines.sees('To do:');

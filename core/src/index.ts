@@ -50,6 +50,17 @@ export {
 } from './hold/index.ts';
 export { exactly, rangeInWords, roundTo, type Estimate, type Span } from './estimate/index.ts';
 export { judgeTorque } from './fastener/index.ts';
+export {
+  alwaysMeasured,
+  COMPARE,
+  compareList,
+  figureWord,
+  judgeFit,
+  judgePort,
+  portLines,
+  type Compared,
+  type FitFigure,
+} from './fit/index.ts';
 export { minutesLeft, minutesSince } from './journal/index.ts';
 export { BEFORE_DIPPING, fillingFlow, labelOf, spillInWords, type FuelKind } from './fluid/index.ts';
 export {
@@ -157,14 +168,11 @@ export {
   type LedgerItem,
 } from './ledger/index.ts';
 export {
-  COMPARE,
-  compareList,
   HERE,
   KIT,
   neededFor,
   onceOrder,
   ruleWord,
-  type Compared,
   type Needed,
   type NeededRule,
 } from './needed/index.ts';
@@ -316,6 +324,6 @@ export {
   type Way,
   waysOff,
 } from './vehicle/index.ts';
-export { drillFor, judgeThread, mustNotMeet, rankThreads, type Measured, type Seals } from './thread/index.ts';
+export { drillFor, judgeThread, mustNotMeet, rankThreads, threads, type Measured, type Seals } from './thread/index.ts';
 export { outcomeWord, type Outcome, type Verdict } from './verdict/index.ts';
 export { partWay, waysIn, WORKING_HEIGHT, type WayIn } from './waysIn/index.ts';

@@ -1,6 +1,7 @@
 import type { BenchSlice } from '../bench/index.ts';
 import type { ConditionSlice } from '../condition/index.ts';
 import type { PressureSlice } from '../depressurise/index.ts';
+import type { FitSlice } from '../fit/index.ts';
 import type { HangSlice } from '../hang/index.ts';
 import type { LedgerSlice } from '../ledger/index.ts';
 import type { OrderSlice } from '../order/index.ts';
@@ -19,4 +20,5 @@ export type GateFactsToJudge = GatesSlice &
   PressureSlice &
   AnswersSlice &
   ConditionSlice &
-  BenchSlice;
+  BenchSlice &
+  FitSlice;

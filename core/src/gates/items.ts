@@ -1,4 +1,5 @@
 import { judgeUnit, unitBegun } from '../bench/index.ts';
+import { judgeFit } from '../fit/index.ts';
 import type { Verdict } from '../verdict/index.ts';
 import { byJack, carriedBy, type VehicleFile } from '../vehicle/index.ts';
 import {
@@ -223,6 +224,18 @@ export const gateItems: Record<GateNumber, GateItem[]> = {
       answers: [],
       judge: judgeUnit,
       rests: ({ pieces }) => Object.values(pieces).flatMap((list) => (list.at(-1)?.words ?? []).map((word) => word.id)),
+    },
+    {
+      id: 'fit',
+      short: 'fit',
+      question: 'Does what goes in fit?',
+      caution: 'New laid on old: flange, ports, ohms and pressure are measured, not believed.',
+      // Where nothing new goes in and nobody began, there is nothing to hold against each other.
+      applies: (state) =>
+        judgeFit(state).begun || Object.values(state.pieces).some((list) => (list.at(-1)?.called ?? null) !== null),
+      answers: [],
+      judge: (state) => judgeFit(state).verdict,
+      rests: ({ fitted, ports }) => [...Object.values(fitted), ...Object.values(ports)].map(({ id }) => id),
     },
     {
       id: 'tests',

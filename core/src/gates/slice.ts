@@ -159,7 +159,12 @@ export const gatesSlice = defineSlice<GatesSlice, GatesFacts>({
       end(own, { gate: 3, why: `the ring was ${state} since`, moment });
     },
     unitChanged: (own, _event, { moment }) =>
-      end(own, { gate: 3, why: 'a part of the unit is another, or not sound', moment, items: ['unit', 'tests'] }),
+      end(own, {
+        gate: 3,
+        why: 'a part of the unit is another, or not sound',
+        moment,
+        items: ['unit', 'tests', 'fit'],
+      }),
     supportsBack: (own, _event, { moment }) => end(own, { gate: 2, why: 'the supports are back on', moment }),
     vehicleMoved: (own, _event, { moment }) =>
       end(own, { gate: 1, why: 'the vehicle was moved since', moment, items: ['support', 'air'] }),

@@ -1,3 +1,4 @@
+import { COMPARE, fitMeasured, portLaid } from '../fit/index.ts';
 import { held } from '../hold/index.ts';
 import { answerKind } from '../questions/index.ts';
 import { partSaid, partSwapped, pumpRan, swept } from '../bench/index.ts';
@@ -35,7 +36,7 @@ import {
   ring,
   takenOut,
 } from '../ledger/index.ts';
-import { COMPARE, HERE, KIT } from '../needed/index.ts';
+import { HERE, KIT } from '../needed/index.ts';
 import { approval, complaintAgain, complaintTest, identity, opened, shopFigures } from '../order/index.ts';
 import { battery, keyOff, keyOn, vehicleMoved } from '../power/index.ts';
 import { jointSeen } from '../proof/index.ts';
@@ -123,6 +124,8 @@ export const kinds = [
   torque,
   jointSeen,
   held,
+  fitMeasured,
+  portLaid,
   finding,
   partSaid,
   swept,

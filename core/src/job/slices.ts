@@ -4,6 +4,7 @@ import { pressureSlice } from '../depressurise/index.ts';
 import { torqueSlice } from '../fastener/index.ts';
 import { gatesSlice } from '../gates/index.ts';
 import { hangSlice } from '../hang/index.ts';
+import { fitSlice } from '../fit/index.ts';
 import { holdSlice } from '../hold/index.ts';
 import { journalSlice } from '../journal/index.ts';
 import { ledgerSlice } from '../ledger/index.ts';
@@ -31,6 +32,7 @@ export const slices = [
   conditionSlice,
   benchSlice,
   holdSlice,
+  fitSlice,
   gatesSlice,
   signingSlice,
 ] as const;

@@ -1,7 +1,7 @@
 import { CAP_OPENS } from '../drain/index.ts';
 import { answerTo } from '../questions/index.ts';
 import { say, type Sentence } from '../quantity/index.ts';
-import { compareOpen } from './compare.ts';
+import { compareOpen } from '../fit/index.ts';
 import { neededFor, ruleWord, type NeededFacts } from './list.ts';
 
 /** Something that could end the job half-way. */

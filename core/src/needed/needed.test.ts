@@ -2,7 +2,8 @@ import { said } from '../job/testing.ts';
 import type { Complaint } from '../order/index.ts';
 import { foldJob, type JobState, logWriter } from '../job/index.ts';
 import { usualArchetypes as archetypes } from '../vehicle/testing.ts';
-import { compareList, couldStop, neededFor, onceOrder, type Needed } from './index.ts';
+import { compareList } from '../fit/index.ts';
+import { couldStop, neededFor, onceOrder, type Needed } from './index.ts';
 
 const rail = archetypes[0]!;
 function job(complaint: Complaint = 'pump', answers: Record<string, string> = {}): JobState {

@@ -9,6 +9,7 @@ import { Shape } from '../../../look/Shapes.tsx';
 import { Tag } from '../../../look/Tag.tsx';
 import { PutIn } from '../PutIn.tsx';
 import { TankLayout } from '../tank/TankLayout.tsx';
+import { FitRow } from '../fit/FitRow.tsx';
 import { HoldRow } from './hold/HoldRow.tsx';
 import { HoldScreen } from './hold/HoldScreen.tsx';
 import { PartPanel } from './PartPanel.tsx';
@@ -47,6 +48,7 @@ export default function Bench() {
         <div className="h-full overflow-y-auto p-4 mid:p-6">
           <h1 className="pb-4 text-32">{state.out ? 'On the bench' : 'Part-way, at its top'}</h1>
           <UnitApart chosen={part?.id ?? null} onChoose={setPart} />
+          <FitRow />
           {state.out && <HoldRow onHold={() => setSearch({ hold: '' })} />}
           <h2 className="pb-2 pt-8 text-24">Also found</h2>
           <Findings />

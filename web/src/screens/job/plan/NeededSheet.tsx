@@ -1,17 +1,13 @@
 import {
   answerTo,
   CAP_OPENS,
-  COMPARE,
-  compareList,
   HERE,
   KIT,
   neededFor,
   onceOrder,
   ruleWord,
-  type Compared,
   type Needed,
   type NeededRule,
-  type ValueOf,
   WAY_OUT,
 } from '@iron-cradle/core';
 import { Check } from 'lucide-react';
@@ -21,19 +17,19 @@ import { Shape } from '../../../look/Shapes.tsx';
 import { Pages } from '../../../ui/Pages.tsx';
 import { Sheet } from '../../../ui/Sheet.tsx';
 import { useWords } from '../../../ui/Words.tsx';
+import { Fit } from '../fit/Fit.tsx';
 
 const rules: NeededRule[] = ['always', 'mayBreak', 'carryOver', 'ifBad', 'use'];
 
 /** What the job needs, old part against new, and what is toggled put in one order. */
 export function NeededSheet({ open, onClose }: { open: boolean; onClose: () => void }) {
-  const { state } = useJob();
   return (
     <Sheet open={open} onClose={onClose} title="Before it is opened" hint="What is missing now stops the job half-way.">
       <Pages
         label="before it is opened"
         pages={[
           { id: 'needed', name: 'Needed', children: <NeededList /> },
-          { id: 'compare', name: 'Old, new', children: <Compare list={compareList(state)} /> },
+          { id: 'compare', name: 'Old, new', children: <Fit /> },
           { id: 'order', name: 'Once', children: <Once /> },
         ]}
       />
@@ -162,52 +158,5 @@ function Row({ needed }: { needed: Needed }) {
         </p>
       )}
     </li>
-  );
-}
-
-const answers: { value: ValueOf<typeof COMPARE>; label: string }[] = [
-  { value: 'same', label: 'Same' },
-  { value: 'different', label: 'Differs' },
-  { value: 'carry', label: 'Carry over' },
-] as const;
-
-function Compare({ list }: { list: readonly Compared[] }) {
-  const { answer } = useJob();
-  if (list.length === 0)
-    return (
-      <p className="pt-4 text-quiet">No new part comes for this complaint: nothing to hold against the old one.</p>
-    );
-  return (
-    <ul className="ruled pt-4">
-      {list.map((line) => (
-        <li key={line.id} className="py-2">
-          <p>
-            {line.name}
-            <span className="block pb-2 text-quiet">{line.why}</span>
-          </p>
-          <div className="grid grid-cols-3 gap-3">
-            {answers.map((a) => (
-              <button
-                key={a.value}
-                type="button"
-                className="btn"
-                aria-pressed={line.is === a.value || (a.value === 'carry' && line.is === 'carried')}
-                onClick={() => void answer(COMPARE, a.value, line.id)}
-              >
-                {a.label}
-              </button>
-            ))}
-          </div>
-          {line.is === 'carry' && (
-            <div className="flex items-center gap-3 pt-2">
-              <p className="flex-1 font-semibold">The old part stays in the shop until this is over.</p>
-              <button type="button" className="btn" onClick={() => void answer(COMPARE, 'carried', line.id)}>
-                Carried over
-              </button>
-            </div>
-          )}
-        </li>
-      ))}
-    </ul>
   );
 }

@@ -13,7 +13,7 @@ export function HoldRow({ onHold }: { onHold: () => void }) {
   return (
     <button
       type="button"
-      className="mt-6 flex w-full items-center gap-3 border-y-2 border-ink py-3 text-left"
+      className="flex w-full items-center gap-3 border-y-2 border-ink py-3 text-left"
       data-action="hold"
       data-outcome={held?.verdict.outcome ?? 'unknown'}
       onClick={onHold}

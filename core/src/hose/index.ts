@@ -1,0 +1,1 @@
+export { judgeBore } from './bore.ts';

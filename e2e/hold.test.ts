@@ -75,3 +75,26 @@ test('typed on a phone: each reading at its moment; nothing is said before there
   await ines.stands('[data-action=hold-typed]');
   await ines.page.setViewport(wide);
 }, 60_000);
+
+test('a valve gone inside is searched for until it is found; a tester nobody proved says nothing', async () => {
+  const { ines } = work;
+  await ines.go(`/jobs/${JOB}/bench`);
+  await ines.tap('[data-action=vacuum]');
+  const valve = '[data-tried="check valve of the pump"]';
+  const noneEitherWay = async () => {
+    for (const way of [1, 2])
+      await ines.tap(`[data-tried="check valve of the pump"] + div form > div:nth-of-type(${way}) button:last-child`);
+    await ines.tap('[data-action=valve-judge]');
+  };
+  await ines.tap(valve);
+  await noneEitherWay();
+  await ines.sees('nobody proved the tester first');
+  await ines.tapText('It held');
+  await noneEitherWay();
+  await ines.page.waitForSelector(`${valve}[data-outcome=bad]`);
+  await ines.sees('What is missing of the check valve of the pump');
+  await ines.tap('[data-search="tank notThere"]');
+  await ines.tap('[data-search="filter found"]');
+  await ines.arrives(JOB, 'searched', { place: 'filter', told: 'found' });
+  await ines.page.waitForSelector('[data-search]', { hidden: true });
+}, 60_000);

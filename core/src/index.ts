@@ -167,15 +167,7 @@ export {
   type CutKind,
   type LedgerItem,
 } from './ledger/index.ts';
-export {
-  HERE,
-  KIT,
-  neededFor,
-  onceOrder,
-  ruleWord,
-  type Needed,
-  type NeededRule,
-} from './needed/index.ts';
+export { HERE, KIT, neededFor, onceOrder, ruleWord, type Needed, type NeededRule } from './needed/index.ts';
 export { figuresOf, startingFigures, type Complaint, type ShopFigures, testedSince } from './order/index.ts';
 export { deepest, dropAt, gridNearest, isLevel, poseInWords, samePose, type Pose } from './pose/index.ts';
 export { jointsToSee, type Joint } from './proof/index.ts';
@@ -324,6 +316,7 @@ export {
   type Way,
   waysOff,
 } from './vehicle/index.ts';
+export { searchPlaces, type SearchPlace, type TesterState, type WayState } from './vacuum/index.ts';
 export { drillFor, judgeThread, mustNotMeet, rankThreads, threads, type Measured, type Seals } from './thread/index.ts';
-export { outcomeWord, type Outcome, type Verdict } from './verdict/index.ts';
+export { gravestFirst, outcomeWord, type Outcome, type Verdict } from './verdict/index.ts';
 export { partWay, waysIn, WORKING_HEIGHT, type WayIn } from './waysIn/index.ts';

@@ -244,7 +244,7 @@ export const gateItems: Record<GateNumber, GateItem[]> = {
       applies: (state) => !unitBegun(state),
       question: 'Was what goes back tested?',
       caution:
-        'Sender swept until two passes agree, pump run in clean fuel outdoors on a fused supply, away from vapour.',
+        'Sender swept slowly, the first pass counts; pump run in clean fuel outdoors on a fused supply, away from vapour.',
       answers: [
         { value: 'passed', label: 'Tests passed', outcome: 'good', says: 'tests passed' },
         { value: 'none', label: 'Nothing to test', outcome: 'doubtful', says: 'nothing in the tank was changed' },

@@ -36,6 +36,7 @@ import {
   ring,
   takenOut,
 } from '../ledger/index.ts';
+import { lineHeld, searched, valveTried } from '../vacuum/index.ts';
 import { HERE, KIT } from '../needed/index.ts';
 import { approval, complaintAgain, complaintTest, identity, opened, shopFigures } from '../order/index.ts';
 import { battery, keyOff, keyOn, vehicleMoved } from '../power/index.ts';
@@ -126,6 +127,9 @@ export const kinds = [
   held,
   fitMeasured,
   portLaid,
+  valveTried,
+  searched,
+  lineHeld,
   finding,
   partSaid,
   swept,

@@ -14,6 +14,7 @@ import { proofSlice } from '../proof/index.ts';
 import { answersSlice } from '../questions/index.ts';
 import { signingSlice } from '../signing/index.ts';
 import { fuelSlice } from '../tank/index.ts';
+import { vacuumSlice } from '../vacuum/index.ts';
 import { vehicleSlice } from '../vehicle/index.ts';
 
 /** Every part of the state, in the order in which they hear. */
@@ -33,6 +34,7 @@ export const slices = [
   benchSlice,
   holdSlice,
   fitSlice,
+  vacuumSlice,
   gatesSlice,
   signingSlice,
 ] as const;

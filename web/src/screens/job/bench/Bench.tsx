@@ -14,6 +14,7 @@ import { HoldRow } from './hold/HoldRow.tsx';
 import { HoldScreen } from './hold/HoldScreen.tsx';
 import { PartPanel } from './PartPanel.tsx';
 import { Ring } from './Ring.tsx';
+import { VacuumRow } from './vacuum/VacuumRow.tsx';
 import { UnitApart } from './UnitApart.tsx';
 
 const PLACES = ['inside', 'ring and seal', 'sender', 'pump', 'hoses', 'straps', 'outside', 'frame'] as const;
@@ -48,7 +49,9 @@ export default function Bench() {
         <div className="h-full overflow-y-auto p-4 mid:p-6">
           <h1 className="pb-4 text-32">{state.out ? 'On the bench' : 'Part-way, at its top'}</h1>
           <UnitApart chosen={part?.id ?? null} onChoose={setPart} />
+          <div className="pt-6" />
           <FitRow />
+          <VacuumRow />
           {state.out && <HoldRow onHold={() => setSearch({ hold: '' })} />}
           <h2 className="pb-2 pt-8 text-24">Also found</h2>
           <Findings />

@@ -1,12 +1,12 @@
 import { compareList, judgeFit } from '@iron-cradle/core';
 import { useState } from 'react';
 import { useJob } from '../../../log/useJob.ts';
-import { Shape } from '../../../look/Shapes.tsx';
 import { Sheet } from '../../../ui/Sheet.tsx';
 import { useWords } from '../../../ui/Words.tsx';
+import { BenchRow } from '../bench/BenchRow.tsx';
 import { Fit } from './Fit.tsx';
 
-/** Whether what goes in fits, in one row; a touch lays new on old. */
+/** Whether what goes in fits; a touch lays new on old. */
 export function FitRow() {
   const { state } = useJob();
   const words = useWords();
@@ -15,19 +15,13 @@ export function FitRow() {
   if (compareList(state).length === 0 && !begun) return null;
   return (
     <>
-      <button
-        type="button"
-        className="mt-6 flex w-full items-center gap-3 border-t-2 border-ink py-3 text-left"
-        data-action="fit-row"
-        data-outcome={verdict.outcome}
-        onClick={() => setOpen(true)}
-      >
-        <Shape outcome={verdict.outcome} size={28} />
-        <span className="min-w-0 flex-1 leading-tight">
-          <span className="narrow block text-24">What goes in, laid on the old one</span>
-          <span className="block text-quiet">{words(verdict.reasons[0]?.text ?? '')}</span>
-        </span>
-      </button>
+      <BenchRow
+        id="fit-row"
+        outcome={verdict.outcome}
+        title="What goes in, laid on the old one"
+        text={words(verdict.reasons[0]?.text ?? '')}
+        onOpen={() => setOpen(true)}
+      />
       <Sheet
         open={open}
         onClose={() => setOpen(false)}

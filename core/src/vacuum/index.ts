@@ -1,0 +1,3 @@
+export { searchPlaces, testerStates, wayStates, type SearchPlace, type TesterState, type WayState } from './bodies.ts';
+export { judgeLine, judgeValve, liftVacuum } from './judge.ts';
+export { lineHeld, searched, vacuumSlice, valveTried, type VacuumSlice } from './kinds.ts';

@@ -1,0 +1,243 @@
+import {
+  portLines,
+  searchPlaces,
+  unitOf,
+  type SearchPlace,
+  type TesterState,
+  type Verdict,
+  type WayState,
+} from '@iron-cradle/core';
+import { useState, type ReactNode } from 'react';
+import { FormChoice } from '../../../../form/FormChoice.tsx';
+import { FormQuantity } from '../../../../form/FormQuantity.tsx';
+import { useEntryForm } from '../../../../form/useEntryForm.ts';
+import { useJob } from '../../../../log/useJob.ts';
+import { Shape } from '../../../../look/Shapes.tsx';
+import { Choice } from '../../../../ui/Choice.tsx';
+import { VerdictView } from '../../../../ui/VerdictView.tsx';
+
+const testers: { value: TesterState; label: string }[] = [
+  { value: 'held', label: 'It held' },
+  { value: 'fell', label: 'It fell' },
+];
+const ways: { value: WayState; label: string }[] = [
+  { value: 'holds', label: 'Holds' },
+  { value: 'lets', label: 'Lets go slowly' },
+  { value: 'nothing', label: 'No vacuum' },
+];
+const placeWord: Record<SearchPlace, string> = { tank: 'In the tank', line: 'In the line', filter: 'In the filter' };
+
+/** Valves both ways and lines plugged at one end: the tester first, then one thing at a time. */
+export function Vacuum() {
+  const { state } = useJob();
+  const [tester, setTester] = useState<TesterState>('notTried');
+  const [open, setOpen] = useState<string | null>(null);
+  const valves = [
+    ...(unitOf(state.vehicle).parts.some(({ kind }) => kind === 'footValve') ? ['foot valve'] : []),
+    'check valve of the pump',
+    'valve in the filler neck',
+    'rollover valve',
+  ];
+  const at = (id: string) => ({ id, open: open === id, onOpen: () => setOpen(open === id ? null : id) });
+  return (
+    <div className="grid gap-5">
+      <div>
+        <Choice
+          label="The tester, its own end shut for a minute"
+          value={tester === 'notTried' ? null : tester}
+          options={testers}
+          onChoose={setTester}
+        />
+        <p className="pt-2 text-quiet">
+          Lines that held fuel: let it drain first, cap what is open, no spark near. The service information comes
+          first.
+        </p>
+      </div>
+      <Searches />
+      <section aria-label="valves">
+        <h3 className="border-b-2 border-ink pb-1 text-20">Valves, both ways</h3>
+        <ul className="ruled">
+          {valves.map((name) => (
+            <Row key={name} {...at(name)} name={name} verdict={state.valves[name]?.verdict}>
+              <ValveForm key={tester} valve={name} tester={tester} />
+            </Row>
+          ))}
+        </ul>
+      </section>
+      <section aria-label="lines">
+        <h3 className="border-b-2 border-ink pb-1 text-20">Lines that stay on the vehicle</h3>
+        <ul className="ruled">
+          {portLines(state.vehicle).map(({ id, name }) => (
+            <Row key={id} {...at(`line:${id}`)} name={name} verdict={state.vacuums[id]?.verdict}>
+              <LineForm key={tester} line={id} tester={tester} />
+            </Row>
+          ))}
+        </ul>
+      </section>
+    </div>
+  );
+}
+
+interface RowProps {
+  id: string;
+  name: string;
+  verdict: Verdict | undefined;
+  open: boolean;
+  onOpen: () => void;
+  children: ReactNode;
+}
+
+/** One valve or line: how it stands; open, how it is tried. */
+function Row({ id, name, verdict, open, onOpen, children }: RowProps) {
+  const { state } = useJob();
+  return (
+    <li className="py-1">
+      <button
+        type="button"
+        className="flex min-h-16 w-full items-center gap-3 text-left"
+        aria-expanded={open}
+        data-tried={id}
+        data-outcome={verdict?.outcome ?? 'none'}
+        onClick={onOpen}
+      >
+        <Shape outcome={verdict?.outcome ?? 'unknown'} size={24} />
+        <span className="narrow flex-1 text-20">{name}</span>
+        {!verdict && <span className="text-quiet">not tried</span>}
+      </button>
+      {open && (
+        <div className="grid gap-3 pb-3">
+          {verdict && <VerdictView verdict={verdict} />}
+          {!state.signed && children}
+        </div>
+      )}
+    </li>
+  );
+}
+
+/** What is missing inside is looked for until it is found. */
+function Searches() {
+  const { state, enter } = useJob();
+  const open = Object.entries(state.searches).filter(([, { found }]) => !found);
+  if (open.length === 0) return null;
+  return (
+    <section aria-label="searches" className="grid gap-3 border-l-4 border-halt pl-3">
+      {open.map(([valve, { empty }]) => (
+        <div key={valve} className="grid gap-2">
+          <p className="narrow text-20">What is missing of the {valve}: where is it?</p>
+          {searchPlaces.map((place) => (
+            <div key={place} className="flex items-center gap-3">
+              <span className="flex-1">{placeWord[place]}</span>
+              {(['found', 'notThere'] as const).map((told) => (
+                <button
+                  key={told}
+                  type="button"
+                  className="btn"
+                  data-search={`${place} ${told}`}
+                  aria-pressed={told === 'notThere' && empty.includes(place)}
+                  onClick={() => void enter('searched', { valve, place, told })}
+                >
+                  {told === 'found' ? 'Found' : 'Not there'}
+                </button>
+              ))}
+            </div>
+          ))}
+        </div>
+      ))}
+    </section>
+  );
+}
+
+function ValveForm({ valve, tester }: { valve: string; tester: TesterState }) {
+  const form = useEntryForm({ kind: 'valveTried', start: { valve, tester } });
+  return (
+    <form
+      noValidate
+      className="grid gap-3"
+      onSubmit={(event) => {
+        event.preventDefault();
+        void form.say();
+      }}
+    >
+      <FormChoice
+        form={form}
+        name="against"
+        label="Against its arrow"
+        columns="grid-cols-3"
+        options={ways}
+        expected="what it did"
+      />
+      <FormChoice
+        form={form}
+        name="along"
+        label="Along its arrow"
+        columns="grid-cols-3"
+        options={ways}
+        expected="what it did"
+      />
+      {valve === 'foot valve' && (
+        <div className="grid gap-x-3 min-[480px]:grid-cols-2">
+          <FormQuantity
+            form={form}
+            name="kPa"
+            label="It held"
+            dimension="pressure"
+            unit="kPa"
+            step={0.1}
+            decimals={1}
+          />
+          <FormQuantity
+            form={form}
+            name="lift"
+            label="The fuel stands above it"
+            dimension="length"
+            unit="m"
+            step={0.01}
+            decimals={2}
+          />
+        </div>
+      )}
+      <button type="submit" className="btn" data-action="valve-judge">
+        Judge it
+      </button>
+    </form>
+  );
+}
+
+function LineForm({ line, tester }: { line: string; tester: TesterState }) {
+  const form = useEntryForm({ kind: 'lineHeld', start: { line, tester } });
+  return (
+    <form
+      noValidate
+      className="grid gap-1"
+      onSubmit={(event) => {
+        event.preventDefault();
+        void form.say();
+      }}
+    >
+      <div className="grid gap-x-3 min-[480px]:grid-cols-3">
+        <FormQuantity
+          form={form}
+          name="from"
+          label="Vacuum at first"
+          dimension="pressure"
+          unit="kPa"
+          step={0.1}
+          decimals={1}
+        />
+        <FormQuantity
+          form={form}
+          name="to"
+          label="At the end"
+          dimension="pressure"
+          unit="kPa"
+          step={0.1}
+          decimals={1}
+        />
+        <FormQuantity form={form} name="seconds" label="After" dimension="duration" unit="s" step={1} decimals={0} />
+      </div>
+      <button type="submit" className="btn" data-action="line-judge">
+        Judge it
+      </button>
+    </form>
+  );
+}

@@ -28,6 +28,8 @@ export function ensureWeb() {
   const built = spawnSync('npx', ['vite', 'build', '--config', 'web/vite.config.ts', '--logLevel', 'error'], {
     cwd: root,
     stdio: ['ignore', 'inherit', 'inherit'],
+    // Whoever calls it: what is served is never the build for tests.
+    env: { ...process.env, NODE_ENV: 'production' },
   });
   if (built.status !== 0) throw new Stop('The web application could not be built; what the builder said stands above.');
   writeFileSync(stamp, wanted);

@@ -2,7 +2,7 @@ import { castDraft, type Draft } from 'immer';
 import { seen } from '../basis/index.ts';
 import { InputError } from '../errors/index.ts';
 import { defineKind, type Moment } from '../kernel/index.ts';
-import { judgeRun } from '../pump/index.ts';
+import { judgeRun, leastVolts } from '../pump/index.ts';
 import { judgeNeedle, judgeSweep } from '../sender/index.ts';
 import type { VehicleSlice } from '../vehicle/index.ts';
 import type { Verdict } from '../verdict/index.ts';
@@ -93,11 +93,12 @@ export const pumpRan = defineKind<'pumpRan', PumpRanBody, BenchSlice, Facts>({
         '',
         'both: what it held, and how long',
       );
-    if (litres !== undefined && litres > 0 && body.volts < (body.bar !== undefined && body.bar >= 0.5 ? 6 : 2))
+    const least = leastVolts(body.bar);
+    if (litres !== undefined && litres > 0 && body.volts < least)
       throw new InputError(
         'body.volts',
         String(body.volts),
-        'the volts at its plug while it runs, 6 V and more under pressure',
+        `the volts at its plug while it runs, ${least} V and more${body.bar ? ' under pressure' : ''}`,
       );
   },
   apply: (own, { part, heldBar, heldSeconds, rated, ...run }, { moment, facts, tell }) => {

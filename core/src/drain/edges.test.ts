@@ -210,6 +210,18 @@ describe('every litre accounted for', () => {
     ],
     fills: [{ litres: 3, own: false }],
   };
+  test('what was seen before anything moved says nothing of after: with it alone nobody knows whether it adds up', () => {
+    const { before, after, open, verdict } = balance({ ...moved, witnesses: [saw('dip', range(48, 52))] });
+    expect([before!.typ, after, open, verdict.outcome]).toEqual([50, null, null, 'unknown']);
+  });
+  test('after litres only went in it is after, too', () => {
+    const fills = [{ litres: 8, own: false }];
+    const witnesses = [saw('dip', range(20, 20)), saw('weight', range(28, 28), { out: 0, put: 8 })];
+    const { before, after, open } = balance({ fills, witnesses });
+    expect([before!.typ, after!.typ]).toEqual([20, 28]);
+    // Before less after less what moved: 20 − 28 + 8.
+    expect(open!.typ).toBeCloseTo(0, 9);
+  });
   test('before − after − (30 + 2 − 5 − 3): 50 less 26 less 24 leaves nothing open', () => {
     const { before, after, open, verdict, inCans } = balance({
       ...moved,

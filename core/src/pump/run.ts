@@ -40,8 +40,11 @@ export const flowOf = ({ litres, seconds }: PumpRun): number | null =>
   litres === undefined || seconds === undefined || !(seconds > 0) ? null : (litres / seconds) * 3600;
 
 /** Volts at which it starts to turn at this pressure. @example startsAt(3.9) // 4 */
-export const startsAt = (bar: number | undefined): number =>
+const startsAt = (bar: number | undefined): number =>
   bar !== undefined && bar >= FREE_BAR ? STARTS.pressed : STARTS.free;
+
+/** Fewest volts at its plug from which a flow can be reckoned up. @example leastVolts(3.9) // 6 */
+export const leastVolts = (bar: number | undefined): number => startsAt(bar) + ROOM;
 
 /**
  * Flow as it would be at the rated volts: Q · (Vn − V0) / (V − V0). L/h
@@ -61,8 +64,8 @@ export function atRatedVolts({
   rated: number;
 }): number {
   const starts = startsAt(bar);
-  if (!(volts >= starts + ROOM))
-    throw new InputError('volts', String(volts), `at least ${starts + ROOM} V at its plug while it runs`);
+  if (!(volts >= leastVolts(bar)))
+    throw new InputError('volts', String(volts), `at least ${leastVolts(bar)} V at its plug while it runs`);
   return (flow * (rated - starts)) / (volts - starts);
 }
 

@@ -1,43 +1,35 @@
 import { max, median, min } from 'simple-statistics';
 import { commonPractice, computed } from '../basis/index.ts';
 import { InputError } from '../errors/index.ts';
-import { roundTo } from '../estimate/index.ts';
-import { litres, rounded, say, type Sentence } from '../quantity/index.ts';
 import type { VehicleFile } from '../vehicle/index.ts';
-import { gravestFirst, worst, type Outcome, type Verdict } from '../verdict/index.ts';
+import { gravestFirst, worst, type Verdict } from '../verdict/index.ts';
 import { heightAt, litresAt, stopsOf, type Stops } from './curve.ts';
-import { jumpsOf, noiseOf, opensOf, restAt, type OpenRun } from './series.ts';
-import { travelOf } from './travel.ts';
+import { noiseOf, opensOf, restAt, type OpenRun } from './series.ts';
+import {
+  deadFinding,
+  dropOutFinding,
+  endFindings,
+  jumpFindings,
+  MANY,
+  missing,
+  noiseFindings,
+  travelFindings,
+  type Dead,
+  type Ends,
+  type Finding,
+} from './found.ts';
 import type { OhmPlace, Pass } from './types.ts';
 
-/** All thresholds: common practice, no source. */
-const LEAST_READINGS = 20;
-/** Shares of the span S. */
-const NOISE = { good: 0.01, bad: 0.03 };
-const HYSTERESIS = { doubtful: 0.05, bad: 0.1 };
-const AGREE = 0.02;
+/** A step is a jump of more than this share of the span; common practice, no source. */
 const STEP = 0.05;
-const END = { doubtful: 0.05, bad: 0.1 };
 /** Beyond twice the largest end it is open, whatever the meter says. */
 const OPEN = 2;
-/** An end that stands still over more of the travel than this. */
-const FLAT = 0.08;
-
-/** More gaps or jumps than this are no places any more. */
-const MANY = 400;
-
-/** Where on the travel it shows nothing. */
-export interface Dead extends OhmPlace {
-  /** Litres between which the needle is lost; null where the file can’t say. */
-  litres: { lo: number; hi: number } | null;
-}
-
 /** A sender, swept. */
 export interface SweepJudged {
   /** Whether it may go back. */
   verdict: Verdict;
   /** Ω while the arm rests. */
-  ends: { empty: number | null; full: number | null };
+  ends: Ends;
   /** Standard deviation of its noise, Ω. */
   noise: number;
   /** Open at overlapping places in two ways. */
@@ -52,17 +44,6 @@ export interface Against {
   file: VehicleFile;
   /** Family somebody named, where the file says nothing. */
   family?: string;
-}
-
-/** Ohms read alike in every unit system. */
-const inOhms = (lo: number, hi: number = lo): string => `${lo === hi ? lo : `${lo}–${hi}`} Ω`;
-
-interface Finding {
-  outcome: Outcome;
-  text: Sentence;
-  figure?: Sentence;
-  limit?: Sentence;
-  next?: string;
 }
 
 /**
@@ -116,7 +97,7 @@ function spanOf(passes: readonly Pass[]): number {
   return all.length === 0 ? 0 : max(all) - min(all);
 }
 
-function endsOf(passes: readonly Pass[], within: number): SweepJudged['ends'] {
+function endsOf(passes: readonly Pass[], within: number): Ends {
   const at = (end: 'empty' | 'full'): number | null => {
     const rests = passes.flatMap((pass) => {
       const rest = restAt(pass, (pass.way === 'up') === (end === 'empty') ? 'begins' : 'ends', within);
@@ -181,161 +162,6 @@ function litresOf(file: VehicleFile, stops: Stops | null, { from, to }: OhmPlace
   if (a === null || b === null) return null;
   const [x, y] = [litresAt(file, Math.min(a, b)), litresAt(file, Math.max(a, b))];
   return { lo: x, hi: y };
-}
-
-/** Between which litres, or ohms where the file can’t say. */
-function whereOf({ from, to, litres: between }: Dead): Sentence {
-  if (between) return say`${rounded(litres, between, 1)}`;
-  if (from === null || to === null) return 'at one stop';
-  return inOhms(roundTo(Math.min(from, to), 1), roundTo(Math.max(from, to), 1));
-}
-
-const deadFinding = (spot: Dead): Finding => ({
-  outcome: 'bad',
-  text: say`open at ${whereOf(spot)}, up and back`,
-  next: 'do not refit this sender: another one, swept before it goes in',
-});
-
-const dropOutFinding = (spot: Dead): Finding => ({
-  outcome: 'doubtful',
-  text: say`dropped out once, ${whereOf(spot)}: sweeping wipes it clean, the tank does not`,
-  next: 'a drop-out in any pass is never good: rather another one',
-});
-
-function jumpFindings(passes: readonly Pass[], { span, over }: { span: number; over: number }): Finding[] {
-  if (span === 0) return [];
-  const jumps = jumpsOf(passes, over);
-  const twice =
-    jumps.length > MANY ||
-    jumps.some((a) => jumps.some((b) => a.way !== b.way && Math.abs((a.from ?? 0) - (b.from ?? 0)) <= 2 * over));
-  return jumps.length === 0
-    ? []
-    : [
-        {
-          outcome: twice ? 'bad' : 'doubtful',
-          text: twice ? 'it jumps at one place, up and back' : 'it jumps once and stays',
-          figure: say`${inOhms(roundTo(max(jumps.map((j) => j.by)), 0.1))}`,
-          limit: say`${inOhms(roundTo(over, 0.1))} beyond its travel`,
-          next: 'sweep it again, slower, over that place',
-        },
-      ];
-}
-
-function noiseFindings(share: number): Finding[] {
-  if (share <= NOISE.good) return [];
-  return [
-    {
-      outcome: share > NOISE.bad ? 'bad' : 'doubtful',
-      text: 'it flickers on its way',
-      figure: `${roundTo(share * 100, 0.1)} % of its span`,
-      limit: `${NOISE.good * 100} %, at most ${NOISE.bad * 100} %`,
-      next: 'null the leads, hold the clips still, and sweep it again',
-    },
-  ];
-}
-
-function travelFindings(passes: readonly Pass[], { span, within }: { span: number; within: number }): Finding[] {
-  const travel = span > 0 ? travelOf(passes, within) : null;
-  if (!travel) return [];
-  const [lag, rms] = [travel.hysteresis / span, (travel.agree ?? 0) / span];
-  const most = max(passes.flatMap(({ readings }) => readings.map((r) => r.mm ?? 0)));
-  return [
-    ...(lag > HYSTERESIS.doubtful
-      ? [
-          {
-            outcome: lag > HYSTERESIS.bad ? ('bad' as const) : ('doubtful' as const),
-            text: 'up and back differ at one height',
-            figure: `${roundTo(lag * 100, 0.1)} % of its span`,
-            limit: `${HYSTERESIS.doubtful * 100} %, at most ${HYSTERESIS.bad * 100} %`,
-          },
-        ]
-      : []),
-    ...(rms > AGREE
-      ? [
-          {
-            outcome: 'doubtful' as const,
-            text: 'two pairs of passes do not agree',
-            figure: `${roundTo(rms * 100, 0.1)} %`,
-            limit: `${AGREE * 100} %`,
-          },
-        ]
-      : []),
-    ...(travel.flat > FLAT * most
-      ? [
-          {
-            outcome: 'bad' as const,
-            text: 'the arm goes on and the ohms stand still at one end',
-            figure: `${roundTo(travel.flat, 1)} mm`,
-            next: 'the track is worn there, or the arm slips: another sender',
-          },
-        ]
-      : []),
-  ];
-}
-
-function endFindings(
-  { empty, full }: SweepJudged['ends'],
-  { stops, span, swept }: { stops: Stops | null; span: number; swept: number },
-): Finding[] {
-  if (empty === null || full === null) return [];
-  if (span === 0 || swept < END.bad * span)
-    return [
-      { outcome: 'bad', text: 'it does not change from stop to stop', figure: say`${inOhms(roundTo(empty, 0.1))}` },
-    ];
-  if (!stops)
-    return [
-      {
-        outcome: 'doubtful',
-        text: say`${inOhms(roundTo(empty, 0.1))} empty, ${inOhms(roundTo(full, 0.1))} full, and nothing to hold it against`,
-        next: 'name its family, or read it in the tank with the litres known',
-      },
-    ];
-  if (Math.sign(full - empty) !== Math.sign(stops.full.typ - stops.empty.typ))
-    return [
-      {
-        outcome: 'bad',
-        text: say`it reads the other way round: ${inOhms(roundTo(empty, 0.1))} empty, ${inOhms(roundTo(full, 0.1))} full`,
-        limit: say`${inOhms(stops.empty.typ)} empty, ${inOhms(stops.full.typ)} full`,
-        next: 'was it swept from empty to full? If so it is of another family',
-      },
-    ];
-  return (['empty', 'full'] as const).flatMap((end) => {
-    const read = end === 'empty' ? empty : full;
-    const { lo, hi } = stops[end];
-    const other = stops[end === 'empty' ? 'full' : 'empty'].typ;
-    const out = Math.max(lo - read, read - hi, 0) / span;
-    if (out <= END.doubtful) return [];
-    // Towards the other end: the arm never came to its stop. Beyond it: no such sender.
-    const short = Math.abs(read - other) < Math.abs(stops[end].typ - other);
-    return [
-      {
-        outcome: out > END.bad && !short ? ('bad' as const) : ('doubtful' as const),
-        text: short ? `its ${end} end is not reached` : `beyond what this sender gives ${end}`,
-        figure: say`${inOhms(roundTo(read, 0.1))}`,
-        limit: say`${inOhms(lo, hi)}`,
-        next: short
-          ? 'is the clip in its way, the float at a roof, or the arm bent? Measure the float below the flange at both stops'
-          : 'another family, or another part: compare it with the vehicle’s figures',
-      },
-    ];
-  });
-}
-
-function missing(passes: readonly Pass[]): Finding[] {
-  const readings = (way: Pass['way']) =>
-    passes.filter((p) => p.way === way).reduce((most, p) => Math.max(most, p.readings.length), 0);
-  const [up, down] = [readings('up'), readings('down')];
-  if (up >= LEAST_READINGS && down >= LEAST_READINGS) return [];
-  const lacks = up === 0 ? 'the way up' : down === 0 ? 'the way back' : `${LEAST_READINGS} readings each way`;
-  return [
-    {
-      outcome: 'unknown',
-      text: `not swept whole: ${lacks} is missing`,
-      figure: `${up} up, ${down} back`,
-      limit: `${LEAST_READINGS} each way`,
-      next: 'ten seconds from stop to stop, and back',
-    },
-  ];
 }
 
 function verdictOf(found: readonly Finding[], passes: number): Verdict {

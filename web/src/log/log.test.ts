@@ -226,7 +226,13 @@ describe('one way in', () => {
     await until(() => lineState().server === 'away');
     expect(await inOutbox()).toEqual(['note', 'note', 'note']);
     expect(lineState().notTaken).toHaveLength(1);
-  });
+    // Tried again, and again: still at fault, and no more is taken out of what waits.
+    await new Promise((resolve) => setTimeout(resolve, 4500));
+    expect(await inOutbox()).toEqual(['note', 'note', 'note']);
+    expect(lineState().notTaken).toHaveLength(1);
+    server.mode = 'up';
+    await until(async () => (await inOutbox()).length === 0);
+  }, 30_000);
 
   test('an entry of a later version: the screen says reload', async () => {
     const job = await fresh();

@@ -75,11 +75,21 @@ async function alone(work: () => Promise<void>): Promise<void> {
   await work();
 }
 
+/**
+ * When the server last broke at an entry with a fault of its own, and took none since. One entry may be to blame; a second one so
+ * soon says that the server is, and everything waits for it, try after try.
+ */
+let brokeAt = -Infinity;
+/** After so long another entry may be to blame, ms. */
+const BLAME_AGAIN = 60_000;
+
+/** Is this answer about the one entry, which then is kept to be shown, or about the server? */
+const keepsBack = (status: number): boolean =>
+  (status < 500 && status !== 429) || (status === 500 && Date.now() - brokeAt > BLAME_AGAIN);
+
 async function run(): Promise<void> {
   /** After a request that could not be read: one by one, so that one bad entry holds nobody. */
   let most = BATCH;
-  /** Entries in a row that the server broke at: one may be to blame, two say that the server is. */
-  let faults = 0;
   for (;;) {
     const rows = await waitingRows(most);
     const db = await storeOrNone();
@@ -100,7 +110,7 @@ async function run(): Promise<void> {
         },
       });
       await settle(batch, result);
-      faults = 0;
+      brokeAt = -Infinity;
       setLine({ server: 'here' });
       await ensureBlock(jobId);
     } catch (error) {
@@ -108,12 +118,12 @@ async function run(): Promise<void> {
         setLine({ server: 'signIn' });
         return;
       }
-      if (error instanceof ApiProblem && error.status <= 500 && error.status !== 429 && faults === 0) {
+      if (error instanceof ApiProblem && keepsBack(error.status)) {
         if (batch.length > 1) {
           most = 1;
           continue;
         }
-        if (error.status === 500) faults += 1;
+        if (error.status === 500) brokeAt = Date.now();
         const expected = error.detail || error.title;
         const errors = [{ field: 'entry', found: '', expected }];
         await settle(batch, { accepted: [], refused: [], keptBack: [{ id: first.entry.id, errors }] });

@@ -168,7 +168,8 @@ export class Server {
 export const opened = { name: 'Van 4', complaint: 'pump', vehicle: archetypes[0]!, gauge: 0.5 } as Bodies['opened'];
 
 export async function until(what: () => boolean | Promise<boolean>): Promise<void> {
-  for (let i = 0; i < 300; i++) {
+  // Patient: on a busy machine a second try of the sender may take its time.
+  for (const end = Date.now() + 15_000; Date.now() < end;) {
     if (await what()) return;
     await new Promise((resolve) => setTimeout(resolve, 10));
   }

@@ -1,8 +1,11 @@
 import type { UnitPart } from '@iron-cradle/core';
-import { useEffect, useState } from 'react';
+import { lazy, Suspense, useEffect, useState } from 'react';
+import { ErrorBoundary } from 'react-error-boundary';
 import { useJob } from '../../../log/useJob.ts';
 import { useInstruments, useLive } from '../../../net/instruments.ts';
-import { SweepTrace } from './SweepTrace.tsx';
+import { charts } from '../charts.ts';
+
+const SweepChart = lazy(charts.sweep);
 
 type Way = 'up' | 'down';
 interface Pass {
@@ -66,7 +69,11 @@ function ByMeter({ part }: { part: UnitPart }) {
               {way ? 'Ω, simulated' : `Ω, ${last.way === 'up' ? 'at full' : 'at empty'}`}
             </span>
           </p>
-          <SweepTrace passes={passes} />
+          <ErrorBoundary fallback={<p className="py-4 text-quiet">The chart comes once the network is back.</p>}>
+            <Suspense fallback={<p className="h-44 py-4 text-quiet">Drawing…</p>}>
+              <SweepChart passes={passes} />
+            </Suspense>
+          </ErrorBoundary>
         </>
       )}
       {way ? (

@@ -1,0 +1,102 @@
+import {
+  Chart,
+  Decimation,
+  LinearScale,
+  LineController,
+  LineElement,
+  PointElement,
+  type ChartConfiguration,
+} from 'chart.js';
+import { useMemo } from 'react';
+import { useChart, useInk } from '../../../drawings/chart/useChart.ts';
+
+Chart.register(LineController, LineElement, PointElement, LinearScale, Decimation);
+
+type Point = { x: number; y: number };
+interface SweepChartProps {
+  passes: readonly { way: 'up' | 'down'; ohms: readonly (number | null)[] }[];
+}
+
+/** A pass that is still going fills the width by this many readings. */
+const USUAL = 30;
+
+/** Every pass over its travel, empty on the left, the way back in broken line: a gap is where it shows nothing. */
+export default function SweepChart({ passes }: SweepChartProps) {
+  const ink = useInk();
+  const config = useMemo((): ChartConfiguration<'line', Point[]> => {
+    const along = ({ way, ohms }: SweepChartProps['passes'][number], i: number) => {
+      const share = i / Math.max(ohms.length - 1, USUAL);
+      return way === 'up' ? share : 1 - share;
+    };
+    const lines = passes.map((pass) => {
+      const points = pass.ohms.map((one, i) => ({ x: along(pass, i), y: one ?? Number.NaN }));
+      return {
+        // Left to right, as the axis runs.
+        data: pass.way === 'up' ? points : points.reverse(),
+        borderColor: ink.work,
+        borderWidth: 3,
+        borderDash: pass.way === 'up' ? [] : [7, 4],
+        pointRadius: 0,
+        spanGaps: false,
+      };
+    });
+    const opens = passes.flatMap((pass) =>
+      pass.ohms.flatMap((one, i) => (one === null ? [{ x: along(pass, i), y: 0 }] : [])),
+    );
+    return {
+      type: 'line',
+      data: {
+        datasets: [
+          ...lines,
+          {
+            data: opens.sort((a, b) => a.x - b.x),
+            showLine: false,
+            pointStyle: 'rect',
+            pointRadius: 5,
+            backgroundColor: ink.halt,
+            borderColor: ink.halt,
+          },
+        ],
+      },
+      options: {
+        responsive: true,
+        maintainAspectRatio: false,
+        parsing: false,
+        normalized: true,
+        plugins: {
+          legend: { display: false },
+          tooltip: { enabled: false },
+          decimation: { enabled: true, algorithm: 'min-max' },
+        },
+        scales: {
+          x: {
+            type: 'linear',
+            min: 0,
+            max: 1,
+            ticks: {
+              color: ink.quiet,
+              stepSize: 1,
+              maxRotation: 0,
+              callback: (at) => (at === 0 ? 'empty' : at === 1 ? 'full' : ''),
+            },
+            grid: { display: false },
+            border: { color: ink.ink, width: 2 },
+          },
+          y: {
+            beginAtZero: true,
+            title: { display: true, text: 'Ω', color: ink.quiet },
+            ticks: { color: ink.quiet, font: { family: "'Sometype Mono'" }, maxTicksLimit: 4 },
+            grid: { color: ink.rule },
+          },
+        },
+      },
+    };
+  }, [passes, ink]);
+  const canvas = useChart(config);
+  const open = passes.reduce((sum, { ohms }) => sum + ohms.filter((one) => one === null).length, 0);
+  return (
+    <div className="relative h-44">
+      <canvas ref={canvas} role="img" aria-label={`ohms of ${passes.length} passes, ${open} readings open`} />
+    </div>
+  );
+}

@@ -1,5 +1,8 @@
 /** The one function of this library that the tests hold ours against; it ships no types. */
 declare module 'jstat' {
-  const jstat: { studentt: { inv(share: number, freedom: number): number } };
+  const jstat: {
+    /** Student’s t. */
+    studentt: { inv(share: number, freedom: number): number };
+  };
   export default jstat;
 }

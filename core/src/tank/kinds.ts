@@ -18,24 +18,27 @@ import { checkTank, type VehicleSlice } from '../vehicle/index.ts';
 import { litresIn, litresOut, pastGuess, witness, type FuelFacts, type FuelSlice } from './slice.ts';
 import { witnessSource, witnessWord, type WitnessKind } from './witness.ts';
 
+/** What is expected where nothing of the kind was given. */
+const FORM = 'a tank as it is built: box, cylinder, profile, lobes or table';
+
 /** A shape that makes sense, with an outlet inside it where one is given. */
 const IsTankShape = () =>
   ValidateBy({
     name: 'isTankShape',
     validator: {
       validate: (value, args) => wrongWith(value, args?.object) === null,
-      defaultMessage: (args) => wrongWith(args?.value, args?.object) ?? 'the shape of a tank',
+      defaultMessage: (args) => wrongWith(args?.value, args?.object) ?? FORM,
     },
   });
 
 function wrongWith(shape: unknown, body: unknown): string | null {
   try {
-    if (typeof shape !== 'object' || shape === null || !('kind' in shape)) return 'the shape of a tank';
-    if (!['box', 'cylinder', 'profile', 'lobes', 'table'].includes(String(shape.kind))) return 'a known shape';
+    if (typeof shape !== 'object' || shape === null || !('kind' in shape)) return FORM;
+    if (!['box', 'cylinder', 'profile', 'lobes', 'table'].includes(String(shape.kind))) return FORM;
     checkTank({ shape: shape as TankShape, outlet: (body as TankShapeBody).outlet ?? null });
     return null;
   } catch (error) {
-    return error instanceof Error && error.name === 'InputError' ? error.message : 'the shape of a tank';
+    return error instanceof Error && error.name === 'InputError' ? error.message : FORM;
   }
 }
 

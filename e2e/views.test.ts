@@ -259,6 +259,23 @@ test('nothing threw an error on any view', () => expect(ines.errors).toEqual([])
     await ines.sees('mm too late');
     await ines.picture('ahead');
   }, 20_000);
+  test('the tank held on the bench, and found to leak', async () => {
+    await ines.page.setViewport(wide);
+    await show('/jobs/demo-pickup-2/bench?hold', 'Held before it goes up', 'day');
+    await ines.tapText('Aired');
+    await ines.tap('[data-action=hold-begin]');
+    await ines.page.waitForSelector('[data-hold-outcome=bad]', { timeout: 60_000 });
+    await ines.picture('hold');
+    await ines.tap('[data-action=hold-drop]');
+  }, 90_000);
+  test('new laid on old, on a phone', async () => {
+    await ines.page.setViewport(phone);
+    await show('/jobs/demo-van-9/plan', 'Ask the vehicle', 'day');
+    await ines.tap('[data-action=needed]');
+    await ines.tapText('Old, new');
+    await ines.stands('[data-port]');
+    await ines.picture('fit-phone');
+  }, 20_000);
   test('refit on a phone', async () => {
     await ines.page.setViewport(phone);
     await show('/jobs/demo-pickup-2/refit', 'mm', 'day');

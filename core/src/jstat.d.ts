@@ -2,7 +2,11 @@
 declare module 'jstat' {
   const jstat: {
     /** Student’s t. */
-    studentt: { inv(share: number, freedom: number): number };
+    studentt: {
+      /** Its quantile. */
+      inv(share: number, freedom: number): number;
+    };
   };
+  /** All of it. */
   export default jstat;
 }

@@ -1,7 +1,8 @@
 import { InputError } from '../errors/index.ts';
 import { exactly } from '../estimate/index.ts';
 import { isPassed, judgeGate } from '../gates/index.ts';
-import { checkBody, foldJob, logWriter, recordLines, type Bodies, type Entry, type EntryKind } from '../job/index.ts';
+import { checkBody, recordLines } from '../job/index.ts';
+import { tell } from '../job/testing.ts';
 import { inWords } from '../quantity/index.ts';
 import { archetypes, checkVehicle, unitOf, type VehicleFile } from '../vehicle/index.ts';
 import { judgePart, judgeUnit, pieceOf, wordOf } from './index.ts';
@@ -15,26 +16,7 @@ const van: VehicleFile = {
 };
 const rated = { volts: 12, flow: 90, bar: 3.9 };
 
-const start = (complaint: 'pump' | 'level' | 'rust' = 'pump') => {
-  const write = logWriter('job');
-  const log: Entry[] = [write('opened', { name: 'Van', complaint, vehicle: van }) as Entry];
-  let state = foldJob(null, log)!;
-  return {
-    get state() {
-      return state;
-    },
-    say<K extends EntryKind>(kind: K, body: Bodies[K]) {
-      const entry = write(kind, body) as Entry;
-      log.push(entry);
-      state = foldJob(state, [entry])!;
-      return entry.id;
-    },
-    back(id: string) {
-      log.push(write('takeBack', { entry: id }) as Entry);
-      state = foldJob(null, log)!;
-    },
-  };
-};
+const start = (complaint: 'pump' | 'level' | 'rust' = 'pump') => tell({ complaint, vehicle: van });
 const part = (id: string) => unitOf(van).parts.find((p) => p.id === id)!;
 const ids = unitOf(van).parts.map((p) => p.id);
 const ramp = (open: [number, number] | null) => {

@@ -1,16 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
 import { exactly } from '../estimate/index.ts';
 import { judgeGate } from '../gates/index.ts';
-import {
-  checkBody,
-  foldJob,
-  logWriter,
-  owed,
-  recordLines,
-  type Bodies,
-  type Entry,
-  type EntryKind,
-} from '../job/index.ts';
+import { checkBody, owed, recordLines } from '../job/index.ts';
+import { tell } from '../job/testing.ts';
 import { inWords } from '../quantity/index.ts';
 import { archetypes, type VehicleFile } from '../vehicle/index.ts';
 import {
@@ -31,18 +23,7 @@ const van: VehicleFile = {
   fuelSystem: { pump: 'electricHigh', engine: { kilowatts: exactly(90), bar: { lo: 3.5, typ: 3.8, hi: 4 } } },
   sender: { emptyOhms: { lo: 19, typ: 20, hi: 21 }, fullOhms: { lo: 78, typ: 80, hi: 82 } },
 };
-const start = (complaint: 'pump' | 'level' | 'rust' = 'level', vehicle = van) => {
-  const write = logWriter('job');
-  const log: Entry[] = [write('opened', { name: 'Van', complaint, vehicle }) as Entry];
-  return {
-    get state() {
-      return foldJob(null, log)!;
-    },
-    say<K extends EntryKind>(kind: K, body: Bodies[K]) {
-      log.push(write(kind, body) as Entry);
-    },
-  };
-};
+const start = (complaint: 'pump' | 'level' | 'rust' = 'level', vehicle = van) => tell({ complaint, vehicle });
 const hose = (mm: number): End => ({ kind: 'hose', mm });
 const pipe = (mm: number): End => ({ kind: 'pipe', mm });
 const thread = (name: string, side: 'male' | 'female'): End => ({ kind: 'thread', name, side });

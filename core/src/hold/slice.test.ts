@@ -1,34 +1,12 @@
 import { describe, expect, test } from '@jest/globals';
-import {
-  checkBody,
-  completed,
-  foldJob,
-  logWriter,
-  owed,
-  recordLines,
-  type Bodies,
-  type Entry,
-  type EntryKind,
-} from '../job/index.ts';
+import { checkBody, completed, owed, recordLines } from '../job/index.ts';
+import { tell } from '../job/testing.ts';
 import { inWords } from '../quantity/index.ts';
 import { archetypes } from '../vehicle/index.ts';
 import { freeVolume, holdOf, judgeHeld, readHold, writeHold, type HeldBody } from './index.ts';
 
 const van = archetypes[0]!;
-const start = () => {
-  const write = logWriter('job');
-  const log: Entry[] = [write('opened', { name: 'Van', complaint: 'leak', vehicle: van }) as Entry];
-  return {
-    get state() {
-      return foldJob(null, log)!;
-    },
-    say<K extends EntryKind>(kind: K, body: Bodies[K]) {
-      const entry = write(kind, body) as Entry;
-      log.push(entry);
-      return entry;
-    },
-  };
-};
+const start = () => tell({ complaint: 'leak', vehicle: van });
 /** √p falls by so much a second, from 3 400 Pa on. */
 const falling = (by: number, more: Partial<HeldBody> = {}): HeldBody => ({
   readings: Array.from({ length: 64 }, (_, i): [number, number] => [

@@ -1,7 +1,16 @@
 import fc from 'fast-check';
 import { archetypes } from '../vehicle/index.ts';
 import { kinds } from './kinds.ts';
-import { foldJobOn, logWriter, refusalOf, type Bodies, type Entry, type EntryKind, type JobState } from './index.ts';
+import {
+  foldJob,
+  foldJobOn,
+  logWriter,
+  refusalOf,
+  type Bodies,
+  type Entry,
+  type EntryKind,
+  type JobState,
+} from './index.ts';
 import { questions } from './kinds.ts';
 
 /** Kinds that stand in the middle of a log. */
@@ -161,4 +170,31 @@ export function said(question: string, value: string): Bodies['answer'] {
   const figure = value !== '' && Number.isFinite(Number(value)) ? Number(value) : value;
   if (!asked) throw new Error(`Nobody asks ${question}.`);
   return { question: asked.id, value: figure, ...(asked.ofThing ? { of: question.slice(asked.id.length + 1) } : {}) };
+}
+
+/** A job told entry by entry in a test. */
+export interface Told {
+  /** As it stands, folded from the start. */
+  readonly state: JobState;
+  /** One more entry; its id. */
+  say: <K extends EntryKind>(kind: K, body: Bodies[K]) => string;
+  /** Takes an entry back. */
+  back: (id: string) => void;
+}
+
+/** Begins a job and tells it on. For tests. @example const job = tell({ complaint: 'leak', vehicle: van }) */
+export function tell(opened: Omit<Bodies['opened'], 'name'>): Told {
+  const write = logWriter('job');
+  const log: Entry[] = [write('opened', { name: 'Van', ...opened }) as Entry];
+  const add = (entry: Entry) => {
+    log.push(entry);
+    return entry.id;
+  };
+  return {
+    get state() {
+      return foldJob(null, log)!;
+    },
+    say: (kind, body) => add(write(kind, body) as Entry),
+    back: (id) => void add(write('takeBack', { entry: id }) as Entry),
+  };
 }

@@ -1,16 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { exactly } from '../estimate/index.ts';
-import {
-  checkBody,
-  foldJob,
-  kindOf,
-  logWriter,
-  owed,
-  recordLines,
-  type Bodies,
-  type Entry,
-  type EntryKind,
-} from '../job/index.ts';
+import { checkBody, foldJob, kindOf, owed, recordLines } from '../job/index.ts';
+import { tell } from '../job/testing.ts';
 import { inWords } from '../quantity/index.ts';
 import type { VehicleFile } from '../vehicle/index.ts';
 import { usualArchetypes } from '../vehicle/testing.ts';
@@ -33,18 +24,8 @@ const van: VehicleFile = {
     emptyMass: { lo: 9, typ: 10, hi: 11 },
   },
 };
-const start = (more: { gauge?: number; complaint?: 'pump' | 'level' } = {}) => {
-  const write = logWriter('job');
-  const log: Entry[] = [write('opened', { name: 'Van', complaint: 'pump', vehicle: van, ...more }) as Entry];
-  return {
-    get state() {
-      return foldJob(null, log)!;
-    },
-    say<K extends EntryKind>(kind: K, body: Bodies[K]) {
-      log.push(write(kind, body) as Entry);
-    },
-  };
-};
+const start = (more: { gauge?: number; complaint?: 'pump' | 'level' } = {}) =>
+  tell({ complaint: 'pump', vehicle: van, ...more });
 const flags = (state: ReturnType<typeof start>['state']) =>
   recordLines(state)
     .filter(({ under }) => under === 'flags')

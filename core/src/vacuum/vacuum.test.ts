@@ -1,30 +1,11 @@
 import { describe, expect, test } from '@jest/globals';
-import {
-  checkBody,
-  foldJob,
-  logWriter,
-  owed,
-  recordLines,
-  type Bodies,
-  type Entry,
-  type EntryKind,
-} from '../job/index.ts';
+import { checkBody, owed, recordLines } from '../job/index.ts';
+import { tell } from '../job/testing.ts';
 import { inWords } from '../quantity/index.ts';
 import { archetypes } from '../vehicle/index.ts';
 import { judgeLine, judgeValve, liftVacuum } from './index.ts';
 
-const start = () => {
-  const write = logWriter('job');
-  const log: Entry[] = [write('opened', { name: 'Van', complaint: 'pump', vehicle: archetypes[0]! }) as Entry];
-  return {
-    get state() {
-      return foldJob(null, log)!;
-    },
-    say<K extends EntryKind>(kind: K, body: Bodies[K]) {
-      log.push(write(kind, body) as Entry);
-    },
-  };
-};
+const start = () => tell({ complaint: 'pump', vehicle: archetypes[0]! });
 const valve = { valve: 'foot valve', tester: 'held' as const, against: 'holds' as const, along: 'nothing' as const };
 const line = { line: 'feed', tester: 'held' as const, from: 40, to: 38, seconds: 60 };
 

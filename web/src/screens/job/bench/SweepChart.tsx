@@ -8,6 +8,7 @@ import {
   type ChartConfiguration,
 } from 'chart.js';
 import { useMemo } from 'react';
+import { seriesOptions, uprightScale } from '../../../drawings/chart/axes.ts';
 import { useChart, useInk } from '../../../drawings/chart/useChart.ts';
 
 Chart.register(LineController, LineElement, PointElement, LinearScale, Decimation);
@@ -59,15 +60,7 @@ export default function SweepChart({ passes }: SweepChartProps) {
         ],
       },
       options: {
-        responsive: true,
-        maintainAspectRatio: false,
-        parsing: false,
-        normalized: true,
-        plugins: {
-          legend: { display: false },
-          tooltip: { enabled: false },
-          decimation: { enabled: true, algorithm: 'min-max' },
-        },
+        ...seriesOptions,
         scales: {
           x: {
             type: 'linear',
@@ -82,12 +75,7 @@ export default function SweepChart({ passes }: SweepChartProps) {
             grid: { display: false },
             border: { color: ink.ink, width: 2 },
           },
-          y: {
-            beginAtZero: true,
-            title: { display: true, text: 'Ω', color: ink.quiet },
-            ticks: { color: ink.quiet, font: { family: "'Sometype Mono'" }, maxTicksLimit: 4 },
-            grid: { color: ink.rule },
-          },
+          y: { ...uprightScale(ink, 'Ω'), beginAtZero: true },
         },
       },
     };

@@ -10,6 +10,7 @@ import {
 } from 'chart.js';
 import { ownUnit, traceOf, type HoldJudged } from '@iron-cradle/core';
 import { useMemo } from 'react';
+import { scaleTicks, seriesOptions, uprightScale } from '../../../../drawings/chart/axes.ts';
 import { hatch, useChart, useInk } from '../../../../drawings/chart/useChart.ts';
 
 Chart.register(LineController, LineElement, PointElement, LinearScale, Filler, Decimation);
@@ -54,32 +55,18 @@ export default function HoldChart({ readings, judged, until, unit }: HoldChartPr
         ],
       },
       options: {
-        responsive: true,
-        maintainAspectRatio: false,
-        parsing: false,
-        normalized: true,
-        plugins: {
-          legend: { display: false },
-          tooltip: { enabled: false },
-          decimation: { enabled: true, algorithm: 'min-max' },
-        },
+        ...seriesOptions,
         scales: {
           x: {
             type: 'linear',
             min: 0,
             max: until,
             title: { display: true, text: 's', color: ink.quiet, align: 'end' },
-            ticks: { color: ink.quiet, font: { family: "'Sometype Mono'" }, maxTicksLimit: 6 },
+            ticks: scaleTicks(ink, 6),
             grid: { display: false },
             border: { color: ink.ink, width: 2 },
           },
-          y: {
-            type: 'linear',
-            title: { display: true, text: unit, color: ink.quiet },
-            ticks: { color: ink.quiet, font: { family: "'Sometype Mono'" }, maxTicksLimit: 6 },
-            grid: { color: ink.rule },
-            border: { color: ink.ink, width: 2 },
-          },
+          y: uprightScale(ink, unit),
         },
       },
     };

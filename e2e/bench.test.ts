@@ -45,8 +45,12 @@ test('a sender with a dead spot is found, swapped, swept, and the record says so
   await ines.arrives(job, 'partSwapped');
   await becomes('sender', 'unknown');
   await ines.sees('new: nobody tested or looked at it');
-  await sweep('up');
-  await sweep('down');
+  // The new one was swept with a meter of its own: its readings come as a table.
+  const ramp = Array.from({ length: 41 }, (_, i) => 20 + 60 * Math.min(1, Math.max(0, (i - 5) / 30)));
+  const way = (pass: number, ohms: number[]) => ohms.map((one) => `${pass};${one.toFixed(1)}`);
+  await ines.chooseTable(['pass;ohms', ...way(1, ramp), '2;about 80']);
+  await ines.sees('line 43, column 2 (ohms): expected a figure; “about 80” was given');
+  await ines.chooseTable(['pass;ohms', ...way(1, ramp), ...way(2, [...ramp].reverse())]);
   await ines.tap('[data-action=sweep-judge]');
   await ines.page.waitForFunction(
     () =>

@@ -1,6 +1,3 @@
-import { writeFileSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
 import { atWork } from './lib/atWork.ts';
 import { phone, wide } from './lib/browser.ts';
 
@@ -12,16 +9,11 @@ const outcome = (want: string, timeout = 20_000) =>
   work.ines.page.waitForSelector(`[data-hold-outcome=${want}]`, { timeout });
 const rowSays = (want: string) => work.ines.page.waitForSelector(`[data-action=hold][data-outcome=${want}]`);
 /** A table of a hold: √p falls by so much a second. */
-const table = (name: string, fall: number, wrong = '') => {
-  const lines = Array.from({ length: 130 }, (_, i) => `${i};${((Math.sqrt(3400) - fall * i) ** 2).toFixed(0)}`);
-  const path = join(tmpdir(), name);
-  writeFileSync(path, ['s;Pa', ...lines, wrong].join('\n'));
-  return path;
-};
-const choose = async (path: string) => {
-  const input = await work.ines.page.waitForSelector('input[type=file][accept*=csv]');
-  await (input as unknown as { uploadFile: (path: string) => Promise<void> }).uploadFile(path);
-};
+const table = (fall: number, ...wrong: string[]) => [
+  's;Pa',
+  ...Array.from({ length: 130 }, (_, i) => `${i};${((Math.sqrt(3400) - fall * i) ** 2).toFixed(0)}`),
+  ...wrong,
+];
 
 test('a tank with a hole is found to leak by the gauge, soap says where, and it is owed', async () => {
   const { ines } = work;
@@ -44,9 +36,9 @@ test('a tank with a hole is found to leak by the gauge, soap says where, and it 
 test('a table with a word in it says line and column and takes nothing; a good one is judged, entered, and answers the leak', async () => {
   const { ines } = work;
   await ines.go(`/jobs/${JOB}/bench?hold`);
-  await choose(table('wrong.csv', 0.01, '130;about 3400'));
+  await ines.chooseTable(table(0.01, '130;about 3400'));
   await ines.sees('line 132, column 2 (pressure): expected a figure; “about 3400” was given');
-  await choose(table('tight.csv', 0.01));
+  await ines.chooseTable(table(0.01));
   await ines.stands('[data-action=let-out][aria-disabled]');
   await ines.tapText('Aired');
   await outcome('good');

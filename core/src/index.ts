@@ -194,7 +194,7 @@ export {
   type UnitSystem,
 } from './quantity/index.ts';
 export { RUN_CAUTION } from './pump/index.ts';
-export { senderFamilies } from './sender/index.ts';
+export { readSweep, senderFamilies, writeSweep } from './sender/index.ts';
 export { answerOf, answerTo, type Question, type ValueOf } from './questions/index.ts';
 export {
   PRICE,

@@ -1,5 +1,7 @@
-import { readFileSync } from 'node:fs';
+import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import puppeteer, { type Browser, type ElementHandle, type Page } from 'puppeteer-core';
 import { profile } from './server.ts';
 
@@ -154,6 +156,14 @@ export class Person {
   /** The log of a job as the server has it. */
   async log(jobId: string): Promise<Logged[]> {
     return (await this.api<{ entries: Logged[] }>(`/jobs/${jobId}/entries`)).entries;
+  }
+
+  /** Chooses a CSV file of these lines. */
+  async chooseTable(lines: readonly string[]): Promise<void> {
+    const path = join(mkdtempSync(join(tmpdir(), 'cradle-table-')), 'table.csv');
+    writeFileSync(path, lines.join('\n'));
+    const input = (await this.page.waitForSelector('input[type=file][accept*=csv]')) as ElementHandle<HTMLInputElement>;
+    await input.uploadFile(path as `${string}.csv`);
   }
 
   /** Waits until the server has an entry of a kind with these fields. */

@@ -1,6 +1,6 @@
 import Papa from 'papaparse';
 import { InputError } from '../errors/index.ts';
-import { findUnit, siUnit, ownUnit, units, type Dimension } from '../quantity/index.ts';
+import { siUnit, ownUnit, units, type Dimension } from '../quantity/index.ts';
 
 /** One column of a table of figures. */
 export interface Column {
@@ -101,7 +101,7 @@ const keyIn = (words: readonly string[], dimension: Dimension): string | null =>
 export const writeColumns = (columns: readonly Column[], rows: readonly (readonly (number | null)[])[]): string =>
   Papa.unparse(
     {
-      fields: columns.map(({ names, dimension, unit }) => `${names[0]} ${findUnit(dimension, unit, 'unit').symbol}`),
+      fields: columns.map(({ names, dimension, unit }) => `${names[0]} ${units[dimension][unit]?.symbol ?? ''}`.trim()),
       data: rows.map((row) => row.map((cell) => (cell === null ? 'open' : cell))),
     },
     { delimiter: ';' },

@@ -16,5 +16,5 @@ export {
   type Sentence,
 } from './say.ts';
 export { lengthIn, lengthText, scaleSteps, unitSystems, type UnitSystem } from './system.ts';
-export { findUnit, ownUnit, siUnit, units, type Dimension } from './units.ts';
+export { ownUnit, siUnit, units, type Dimension } from './units.ts';
 export { writeQuantity } from './write.ts';

@@ -1,3 +1,4 @@
+export { readSweep, writeSweep } from './csv.ts';
 export { bentArm, heightAt, litresAt, stopsOf, type Stops } from './curve.ts';
 export { senderFamilies, type SenderFamily } from './families.ts';
 export { judgeNeedle, type Tap } from './needle.ts';

@@ -1,8 +1,9 @@
-import type { UnitPart } from '@iron-cradle/core';
+import { readSweep, writeSweep, type UnitPart } from '@iron-cradle/core';
 import { lazy, Suspense, useEffect, useState } from 'react';
 import { ErrorBoundary } from 'react-error-boundary';
 import { useJob } from '../../../log/useJob.ts';
 import { useInstruments, useLive } from '../../../net/instruments.ts';
+import { ReadingsTable } from '../../../ui/ReadingsTable.tsx';
 import { charts } from '../charts.ts';
 
 const SweepChart = lazy(charts.sweep);
@@ -22,13 +23,14 @@ export function Sweep({ part }: { part: UnitPart }) {
   const meter = useInstruments(jobId).data?.some((i) => i.kind === 'multimeter') ?? false;
   return (
     <div className="grid gap-3">
-      {meter && <ByMeter part={part} />}
+      <ByMeter part={part} meter={meter} />
       <ByNeedle part={part} />
     </div>
   );
 }
 
-function ByMeter({ part }: { part: UnitPart }) {
+/** Ohms one after the other: from the meter of this shop, or as a table from another one. */
+function ByMeter({ part, meter }: { part: UnitPart; meter: boolean }) {
   const { jobId, enter } = useJob();
   const [passes, setPasses] = useState<Pass[]>([]);
   const [way, setWay] = useState<Way | null>(null);
@@ -81,13 +83,15 @@ function ByMeter({ part }: { part: UnitPart }) {
           {way === 'up' ? 'Going up: at its full stop' : 'Going back: at its empty stop'}
         </button>
       ) : (
-        <button type="button" className="btn" data-action={`sweep-${next}`} onClick={() => begin(next)}>
-          {passes.length === 0
-            ? 'Sweep it with the meter (simulated)'
-            : next === 'up'
-              ? 'Once more, from empty up'
-              : 'Now back to empty'}
-        </button>
+        meter && (
+          <button type="button" className="btn" data-action={`sweep-${next}`} onClick={() => begin(next)}>
+            {passes.length === 0
+              ? 'Sweep it with the meter (simulated)'
+              : next === 'up'
+                ? 'Once more, from empty up'
+                : 'Now back to empty'}
+          </button>
+        )
       )}
       {whole && !way && (
         <button
@@ -98,6 +102,9 @@ function ByMeter({ part }: { part: UnitPart }) {
         >
           Judge {passes.length} passes
         </button>
+      )}
+      {!way && (
+        <ReadingsTable readings={passes} name="sweep" read={readSweep} write={writeSweep} onReadings={setPasses} />
       )}
     </>
   );

@@ -1,4 +1,13 @@
-import { HOLD_CAUTION, holes, inWords, siUnit, type HoldJudged, type HoleName } from '@iron-cradle/core';
+import {
+  HOLD_CAUTION,
+  holes,
+  inWords,
+  readHold,
+  siUnit,
+  writeHold,
+  type HoldJudged,
+  type HoleName,
+} from '@iron-cradle/core';
 import { Choice } from '../../../../ui/Choice.tsx';
 import { FormChoice } from '../../../../form/FormChoice.tsx';
 import { FormQuantity } from '../../../../form/FormQuantity.tsx';
@@ -8,9 +17,9 @@ import { useJob } from '../../../../log/useJob.ts';
 import { Shape } from '../../../../look/Shapes.tsx';
 import { Strap } from '../../../../look/Strap.tsx';
 import { useInstruments } from '../../../../net/instruments.ts';
+import { ReadingsTable } from '../../../../ui/ReadingsTable.tsx';
 import { VerdictView } from '../../../../ui/VerdictView.tsx';
 import { useWords } from '../../../../ui/Words.tsx';
-import { HoldTable } from './HoldTable.tsx';
 import { Soap } from './Soap.tsx';
 import { TypedReading } from './TypedReading.tsx';
 import type { useReadings } from './useReadings.ts';
@@ -41,7 +50,7 @@ export function HoldPanel({ form, source, judged, onDone }: HoldPanelProps) {
       {from === 'hand' && <TypedReading onPressure={source.typed} />}
       {running && <Soap />}
       {!state.signed && <Facts form={form} />}
-      <HoldTable readings={readings} onReadings={source.take} />
+      <ReadingsTable readings={readings} name="hold" read={readHold} write={writeHold} onReadings={source.take} />
       {running && (
         <button type="button" className="btn" data-action="hold-drop" onClick={() => source.take([])}>
           Not this one: begin again

@@ -1,0 +1,29 @@
+import { describe, expect, test } from '@jest/globals';
+import { readSweep, writeSweep } from './index.ts';
+
+describe('a sweep as a table', () => {
+  test('passes by number, open where it shows nothing', () => {
+    expect(readSweep('pass;ohms\n1;20,5\n1;open\n1;\n2;80')).toEqual([
+      { way: 'up', ohms: [20.5, null, null] },
+      { way: 'down', ohms: [80] },
+    ]);
+    expect(readSweep('ohms\n20\n80')).toEqual([{ way: 'up', ohms: [20, 80] }]);
+    expect(readSweep('kΩ;pass\n0,02;2')).toEqual([{ way: 'down', ohms: [20] }]);
+  });
+  test('written and read again it is the same, two ways up one after the other too', () => {
+    const passes = [
+      { way: 'up' as const, ohms: [20, null, 80] },
+      { way: 'up' as const, ohms: [20, 50] },
+      { way: 'down' as const, ohms: [80, 20] },
+    ];
+    expect(readSweep(writeSweep(passes))).toEqual(passes);
+  });
+  test.each([
+    ['pass;ohms\n1;20\n0;30', /row 2 \(pass\): expected a whole number from 1 to 12/],
+    ['pass;ohms\n1;about 20', /line 2, column 2 \(ohms\): expected a figure/],
+    ['pass;volts\n1;20', /a column of ohms/],
+    ['', /nothing/],
+  ])('%j is refused', (text, why) => {
+    expect(() => readSweep(text)).toThrow(why);
+  });
+});

@@ -146,6 +146,40 @@ describe('old laid on new', () => {
     job.say('fitMeasured', { figure: 'ohmsFull', now: 33 });
     expect(fit()).toBe('bad');
   });
+  test('what was confirmed ends when a line is tapped otherwise; “the same” once more ends nothing', () => {
+    const job = start();
+    job.say('partSwapped', { part: 'sender', with: 'sender, long arm' });
+    for (const { id } of compareList(job.state)) job.say('answer', { question: 'compare', of: id, value: 'same' });
+    for (const [figure, now] of [
+      ['flange', 102],
+      ['ohmsEmpty', 20],
+      ['ohmsFull', 80],
+    ] as const)
+      job.say('fitMeasured', { figure, now, old: now });
+    job.say('swept', {
+      part: 'sender',
+      passes: (['up', 'down'] as const).map((way) => ({
+        way,
+        ohms: Array.from({ length: 60 }, (_, i) => {
+          const share = Math.min(1, Math.max(0, (i / 59) * 1.4 - 0.2));
+          return 20 + 60 * (way === 'up' ? share : 1 - share);
+        }),
+      })),
+    });
+    job.say('partSaid', {
+      parts: ['ring', 'seal', 'flange', 'pump', 'hose', 'strainer', 'sender'],
+      outcome: 'good',
+    });
+    job.say('gateItem', { gate: 3, item: 'seal', answer: 'new' });
+    job.say('gate', { gate: 3 });
+    const stands = () => job.state.gates[3].passed !== null;
+    expect(stands()).toBe(true);
+    job.say('answer', { question: 'compare', of: 'plug', value: 'same' });
+    expect(stands()).toBe(true);
+    job.say('answer', { question: 'compare', of: 'plug', value: 'different' });
+    expect(stands()).toBe(false);
+    expect(job.state.gates[3].ended).toBe('new was laid on old once more');
+  });
   test('what is measured speaks for its line: tapped “differs” and within its figure it is no stop', () => {
     const job = start();
     for (const { id } of compareList(job.state))

@@ -9,7 +9,7 @@ import { FitMeasuredBody, PortLaidBody, type EndBody } from './bodies.ts';
 import type { End } from './chain.ts';
 import type { FitFigure } from './figures.ts';
 import { judgeFit } from './judge.ts';
-import { compareOpen } from './lines.ts';
+import { COMPARE, compareOpen } from './lines.ts';
 
 /** A port as somebody laid it. */
 export interface PortLaid extends Stamp {
@@ -44,6 +44,12 @@ export type FitFacts = FitSlice & VehicleSlice & Pick<OrderSlice, 'complaint'> &
 export const fitSlice = defineSlice<FitSlice, FitFacts>({
   name: 'fit',
   start: () => ({ fitted: {}, ports: {} }),
+  hears: {
+    // “The same” after the gate takes nothing back.
+    answered: (_own, { question, value }, { tell }) => {
+      if (question === COMPARE.id && value !== 'same') tell('fitChanged', {});
+    },
+  },
   owes: (state): Debt[] =>
     compareOpen(state)
       .filter(({ is }) => is === 'carry')
@@ -70,7 +76,7 @@ export const fitMeasured = defineKind<'fitMeasured', FitMeasuredBody, FitSlice, 
   version: 1,
   Body: FitMeasuredBody,
   apply: (own, { figure, now, old }, { moment: { id, by, at }, tell }) => {
-    tell('unitChanged', {});
+    tell('fitChanged', {});
     own.fitted[figure] = { now, old: old ?? null, id, by, at };
   },
   touches: ({ figure }) => ({ reads: [], writes: [`fit:${figure}`, 'gate:3'] }),
@@ -106,7 +112,7 @@ export const portLaid = defineKind<'portLaid', PortLaidBody, FitSlice, FitFacts>
     endOf(to, 'to');
   },
   apply: (own, { line, is, from, to }, { moment: { id, by, at }, tell }) => {
-    tell('unitChanged', {});
+    tell('fitChanged', {});
     const sized = is === 'size' && from && to;
     own.ports[line] = castDraft({
       is,

@@ -82,6 +82,7 @@ const lines: { id: string; name: string; why: string; for: readonly string[] }[]
 /** Old part against new. Asked of a line of the comparison. */
 export const COMPARE = askChoice('compare', 'old against new', {
   among: ['same', 'different', 'carry', 'carried'],
+  writes: ['gate:3'],
   ofThing: true,
 });
 

@@ -165,6 +165,8 @@ export const gatesSlice = defineSlice<GatesSlice, GatesFacts>({
         moment,
         items: ['unit', 'tests', 'fit'],
       }),
+    fitChanged: (own, _event, { moment }) =>
+      end(own, { gate: 3, why: 'new was laid on old once more', moment, items: ['fit'] }),
     supportsBack: (own, _event, { moment }) => end(own, { gate: 2, why: 'the supports are back on', moment }),
     vehicleMoved: (own, _event, { moment }) =>
       end(own, { gate: 1, why: 'the vehicle was moved since', moment, items: ['support', 'air'] }),

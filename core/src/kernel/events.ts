@@ -103,6 +103,8 @@ export interface Events {
   };
   /** Another part of the unit goes back, or one is not sound after all. */
   unitChanged: object;
+  /** What goes in was held against the old part once more, or does not fit after all. */
+  fitChanged: object;
   /** Litres went into or out of the tank, or what is known of them changed. */
   fuelChanged: {
     /** Litres came in. */

@@ -55,7 +55,10 @@ export function answerKind(questions: readonly Question[]): Kind<'answer', Answe
       tell('answered', { question, of: of ?? null, value: known.get(question)?.read(value) });
     },
     // What an answer moves depends on where the tank hangs.
-    touches: ({ question, of }) => ({ reads: ['pose'], writes: [`answer:${bookKey(question, of ?? null)}`] }),
+    touches: ({ question, of }) => ({
+      reads: ['pose'],
+      writes: [`answer:${bookKey(question, of ?? null)}`, ...(known.get(question)?.writes ?? [])],
+    }),
     words: ({ question }) => `${known.get(question)?.words ?? question} answered`,
     arbitrary: (f) =>
       f.oneof(

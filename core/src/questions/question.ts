@@ -14,6 +14,8 @@ export interface Question<V = unknown> {
   read: (value: unknown) => V | undefined;
   /** A few of its answers, to try it with. */
   some: readonly V[];
+  /** What an answer moves besides itself, as an entry names what it writes. */
+  writes?: readonly string[];
 }
 
 /** The type of a question’s answers. */
@@ -39,7 +41,7 @@ export const bookKey = (question: string, of: string | null): string => (of === 
 export const askChoice = <const V extends string>(
   id: string,
   words: string,
-  { among, ofThing = false }: { among: readonly V[]; ofThing?: boolean },
+  { among, ofThing = false, writes = [] }: { among: readonly V[]; ofThing?: boolean; writes?: readonly string[] },
 ): Question<V> => ({
   id,
   ofThing,
@@ -47,6 +49,7 @@ export const askChoice = <const V extends string>(
   expects: `one of ${among.join(', ')}`,
   read: (value) => among.find((v) => v === value),
   some: among,
+  writes,
 });
 
 /**

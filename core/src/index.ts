@@ -276,6 +276,7 @@ export {
   estimateOf,
   fileFromSight,
   fittings,
+  fluidLines,
   keyOf,
   lineOf,
   MORE_TILT,

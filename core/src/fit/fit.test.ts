@@ -185,12 +185,38 @@ describe('old laid on new', () => {
     for (const { id } of compareList(job.state))
       job.say('answer', { question: 'compare', of: id, value: id === 'ohms' ? 'different' : 'same' });
     expect(judgeFit(job.state).verdict.outcome).toBe('bad');
+    // One end measured says nothing of the other.
     job.say('fitMeasured', { figure: 'ohmsEmpty', now: 20 });
+    expect(judgeFit(job.state).verdict.outcome).toBe('bad');
+    job.say('fitMeasured', { figure: 'ohmsFull', now: 80 });
     expect(judgeFit(job.state).verdict.outcome).toBe('unknown');
+  });
+  test('“threads differ” is spoken for by a port laid in another size, not by one that is missing elsewhere', () => {
+    const job = start('rust');
+    const threads = () =>
+      judgeFit(job.state).verdict.reasons.some(({ text }) => inWords(text).startsWith('threads and tube sizes'));
+    job.say('answer', { question: 'compare', of: 'threads', value: 'different' });
+    const [first, second] = portLines(job.state);
+    job.say('portLaid', { line: first!.id, is: 'missing' });
+    expect(threads()).toBe(true);
+    job.say('portLaid', {
+      line: second!.id,
+      is: 'size',
+      from: { kind: 'hose', mm: 7.94 },
+      to: { kind: 'pipe', mm: 7.94 },
+    });
+    expect(threads()).toBe(false);
+  });
+  test('a module has the ports of the unit, a tank those of the filler neck too', () => {
+    const ports = (complaint: 'pump' | 'rust') => portLines(start(complaint).state).map(({ kind }) => kind);
+    expect(ports('rust')).toEqual(expect.arrayContaining(['feed', 'filler']));
+    expect(ports('pump')).toContain('feed');
+    expect(ports('pump')).not.toContain('filler');
+    expect(ports('pump')).not.toContain('breather');
   });
   test('port by port: another size goes on with a barb, a missing one is a stop, another use too', () => {
     const job = start('rust');
-    const [first, second] = portLines(job.state.vehicle);
+    const [first, second] = portLines(job.state);
     job.say('portLaid', {
       line: first!.id,
       is: 'size',

@@ -3,7 +3,7 @@ import { InputError } from '../errors/index.ts';
 import type { OrderSlice } from '../order/index.ts';
 import type { Answered } from '../questions/index.ts';
 import type { Sentence } from '../quantity/index.ts';
-import type { Connection, VehicleFile } from '../vehicle/index.ts';
+import { fluidLines, type Connection, type VehicleFile } from '../vehicle/index.ts';
 import { gravestFirst, worst, type Outcome, type Verdict } from '../verdict/index.ts';
 import { chainBetween, endInWords, type End } from './chain.ts';
 import { judgeFigure, type FitFigure } from './figures.ts';
@@ -54,9 +54,15 @@ const MEASURED: Partial<Record<OrderSlice['complaint'], readonly FitFigure[]>> =
 export const alwaysMeasured = ({ complaint }: Pick<OrderSlice, 'complaint'>): readonly FitFigure[] =>
   MEASURED[complaint] ?? [];
 
-/** Lines whose ports the new part must have: all that carry fuel or vapour. @example portLines(rail).map((l) => l.id) */
-export const portLines = (file: VehicleFile): Connection[] =>
-  file.connections.filter(({ kind }) => kind !== 'plug' && kind !== 'ground');
+/**
+ * Lines whose ports the new part must have: of a tank all that carry fuel or vapour, of a module not those of the filler neck.
+ *
+ * @example portLines(state).map((line) => line.id) // ['feed', 'return', 'vent']
+ */
+export const portLines = ({ vehicle, complaint }: Pick<FitState, 'vehicle' | 'complaint'>): Connection[] =>
+  fluidLines(vehicle).filter(({ kind }) => !MODULE.includes(complaint) || (kind !== 'filler' && kind !== 'breather'));
+/** What comes for these complaints is a module, not a tank. */
+const MODULE: readonly OrderSlice['complaint'][] = ['pump', 'level'];
 
 /**
  * Does the new part fit? Laid on the old one: what differs was tapped, ports one by one, what is always measured measured.
@@ -78,7 +84,7 @@ export function judgeFit(state: FitState): FitJudged {
       },
     ];
   });
-  const laid = portLines(file).flatMap((line) => (ports[line.id] ? [judgePort(line, ports[line.id]!)] : []));
+  const laid = portLines(state).flatMap((line) => (ports[line.id] ? [judgePort(line, ports[line.id]!)] : []));
   const tapped = list.flatMap((line): Found[] => {
     // What was measured, or laid port by port, speaks for the line.
     if (line.is === 'different' && !spokenFor(line.id, state))
@@ -126,7 +132,7 @@ export const figureWord: Record<FitFigure, string> = {
   capacity: 'capacity',
 };
 
-/** Figures that speak for a line of the comparison. */
+/** Figures that speak for a line of the comparison, all of them together. */
 const SPEAKS: Record<string, readonly FitFigure[]> = {
   flange: ['flange'],
   ohms: ['ohmsEmpty', 'ohmsFull'],
@@ -135,8 +141,11 @@ const SPEAKS: Record<string, readonly FitFigure[]> = {
 };
 
 function spokenFor(line: string, { fitted, ports }: FitState): boolean {
-  if (line === 'ports' || line === 'threads') return Object.values(ports).some(({ is }) => is !== 'same');
-  return (SPEAKS[line] ?? []).some((figure) => fitted[figure] !== undefined);
+  const laid = Object.values(ports);
+  if (line === 'ports') return laid.some(({ is }) => is !== 'same');
+  if (line === 'threads') return laid.some(({ is }) => is === 'size');
+  const figures = SPEAKS[line] ?? [];
+  return figures.length > 0 && figures.every((figure) => fitted[figure] !== undefined);
 }
 
 /**

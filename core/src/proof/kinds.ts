@@ -3,7 +3,7 @@ import { castDraft } from 'immer';
 import { defineKind, defineSlice, type Debt, type Stamp } from '../kernel/index.ts';
 import { anyKey, closedOpenings, knownClosed, type LedgerSlice, type Opening } from '../ledger/index.ts';
 import { inWords } from '../quantity/index.ts';
-import { keyOf, type Connection, type VehicleSlice } from '../vehicle/index.ts';
+import { fluidLines, keyOf, type VehicleSlice } from '../vehicle/index.ts';
 import type { Verdict } from '../verdict/index.ts';
 import { judgeJoint } from './judge.ts';
 
@@ -45,14 +45,11 @@ interface ProofSlice {
 
 type Facts = VehicleSlice & LedgerSlice;
 
-/** Does fuel or vapour go through it? Common practice, no source. */
-const carries = (line: Pick<Connection, 'kind'>): boolean => line.kind !== 'plug' && line.kind !== 'ground';
-
 /** Openings of joints that carry fuel or vapour and are closed: each must be seen dry. */
 const openingsToSee = ({ vehicle, openings }: Facts): Opening[] =>
-  vehicle.connections
-    .filter(carries)
-    .flatMap((line) => openings.filter((o) => o.key === keyOf('line', line.id) && o.closedIn !== null));
+  fluidLines(vehicle).flatMap((line) =>
+    openings.filter((o) => o.key === keyOf('line', line.id) && o.closedIn !== null),
+  );
 
 /** Joints that carry fuel or vapour and were opened, each to be seen dry at the end. @example jointsToSee(state) // ['line:feed'] */
 export const jointsToSee = (state: Facts): string[] => [...new Set(openingsToSee(state).map((o) => o.key))];

@@ -5,8 +5,10 @@ export { difference } from './difference.ts';
 export { isOpening, madeBeforeKeyOn } from './madeBeforeKeyOn.ts';
 export { mountings } from './mountings.ts';
 export {
+  carriesFluid,
   clipOwner,
   fileName,
+  fluidLines,
   keyOf,
   keyOfId,
   lineOf,

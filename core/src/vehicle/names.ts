@@ -17,6 +17,13 @@ export function splitKey(key: string): { kind: string; id: string } {
 export const lineOf = (vehicle: Pick<VehicleFile, 'connections'>, id: string): Connection | undefined =>
   vehicle.connections.find((c) => c.id === id);
 
+/** Does a line carry fuel or vapour, rather than current? @example carriesFluid({ kind: 'vent' }) // true */
+export const carriesFluid = ({ kind }: Pick<Connection, 'kind'>): boolean => kind !== 'plug' && kind !== 'ground';
+
+/** Lines that carry fuel or vapour. @example fluidLines(rail).map((line) => line.id) */
+export const fluidLines = ({ connections }: Pick<VehicleFile, 'connections'>): Connection[] =>
+  connections.filter(carriesFluid);
+
 /** The obstruction of that id. @example obstructionOf(rail, 'shield')?.name // 'stone shield' */
 export const obstructionOf = (vehicle: Pick<VehicleFile, 'obstructions'>, id: string): Obstruction | undefined =>
   vehicle.obstructions.find((o) => o.id === id);

@@ -17,7 +17,7 @@ export function Fit() {
       <p className="pt-4 text-quiet">No new part comes for this complaint: nothing to hold against the old one.</p>
     );
   const unsaid = list.filter(({ is }) => is === null);
-  const line = portLines(state.vehicle).find(({ id }) => id === port);
+  const line = portLines(state).find(({ id }) => id === port);
   const allSame = async () => {
     for (const { id } of unsaid) await answer(COMPARE, 'same', id);
   };
@@ -29,7 +29,7 @@ export function Fit() {
       <section aria-label="ports" className="grid gap-3">
         <h3 className="text-20">Its ports: touch what differs</h3>
         <PortsDrawing
-          ports={portLines(state.vehicle).map((one) => ({
+          ports={portLines(state).map((one) => ({
             id: one.id,
             name: one.name,
             tag: state.numbers[`line:${one.id}`] ?? null,

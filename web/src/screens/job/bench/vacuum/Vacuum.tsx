@@ -1,5 +1,5 @@
 import {
-  portLines,
+  fluidLines,
   searchPlaces,
   unitOf,
   type SearchPlace,
@@ -67,7 +67,7 @@ export function Vacuum() {
       <section aria-label="lines">
         <h3 className="border-b-2 border-ink pb-1 text-20">Lines that stay on the vehicle</h3>
         <ul className="ruled">
-          {portLines(state.vehicle).map(({ id, name }) => (
+          {fluidLines(state.vehicle).map(({ id, name }) => (
             <Row key={id} {...at(`line:${id}`)} name={name} verdict={state.vacuums[id]?.verdict}>
               <LineForm key={tester} line={id} tester={tester} />
             </Row>

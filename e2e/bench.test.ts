@@ -31,10 +31,7 @@ test('a sender with a dead spot is found, swapped, swept, and the record says so
   await ines.arrives(job, 'swept');
   await becomes('sender', 'bad');
   await ines.sees('up and back');
-  const words = await ines.page.$eval(
-    '[data-part-panel=sender]',
-    (e) => (e as unknown as { innerText: string }).innerText,
-  );
+  const words = await ines.page.$eval('[data-hand=sender]', (e) => (e as unknown as { innerText: string }).innerText);
   // Open from 35 to 60 % of its height: in litres of this tank, or in ohms where its file gives no stops.
   expect(words).toMatch(/open at \d+–\d+ (L|Ω), up and back/);
   await ines.tap('[data-action=fit-another]');

@@ -226,14 +226,18 @@ step(
   async () => {
     await ines.tap('[data-put=rag]');
     await ines.sees('rag is still in');
+    await ines.tap('[data-place=inside]');
+    await ines.tapText('Something else');
     await ines.type('What you found', 'strainer torn');
     await ines.tapText('Write it down');
-    await ines.sees('Expected a verdict');
+    await ines.sees('Expected what it means');
     await ines.tap('::-p-xpath(//button[contains(., "halt")])');
     await ines.tapText('Write it down');
     await ines.sees('strainer torn');
     // A halt that was found holds the gate until it is answered.
-    await ines.tap('[data-answered=replaced]');
+    await ines.tap('[data-remedy=replace]');
+    await ines.tap('[data-action=remedy-done]');
+    await ines.tapText('Back');
     await ines.tapText('It is out');
     await ines.tapText('Tests passed');
     await ines.tapText('New seal');

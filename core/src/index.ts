@@ -1,7 +1,8 @@
+export * from './ofTheBench.ts';
 export { basisInWords } from './basis/index.ts';
-export { judgePart, judgeUnit, partOf, pieceOf, unitBegun, wordOf, type Piece } from './bench/index.ts';
 export { checked, expectedOf } from './checked/index.ts';
 export {
+  anotherDrop,
   complaintKinds,
   complaintOf,
   hoursInWords,
@@ -12,7 +13,6 @@ export {
   type Call,
   type CallQuestion,
 } from './call/index.ts';
-export { TEST_STOP } from './condition/index.ts';
 export { OPEN_BELOW, PUMP_RUNS, SCHOOL, schoolsFor, type School } from './depressurise/index.ts';
 export { diagnose, QUICK_TEST, type QuickTest } from './diagnosis/index.ts';
 export {
@@ -34,34 +34,8 @@ export {
   type SampleLook,
 } from './drain/index.ts';
 export { InputError, present, problemInWords } from './errors/index.ts';
-export {
-  freeVolume,
-  HOLD_CAUTION,
-  holdOf,
-  holes,
-  judgeHeld,
-  MOST,
-  readHold,
-  traceOf,
-  writeHold,
-  type HeldBody,
-  type HoldJudged,
-  type HoleName,
-} from './hold/index.ts';
 export { exactly, rangeInWords, roundTo, type Estimate, type Span } from './estimate/index.ts';
-export { judgeTorque } from './fastener/index.ts';
-export {
-  alwaysMeasured,
-  COMPARE,
-  compareList,
-  figureWord,
-  judgeFit,
-  judgePort,
-  portLines,
-  type Compared,
-  type FitFigure,
-} from './fit/index.ts';
-export { minutesLeft, minutesSince } from './journal/index.ts';
+export { endOf, leftInWords, minutesLeft, minutesSince, type Wait } from './journal/index.ts';
 export { BEFORE_DIPPING, fillingFlow, labelOf, spillInWords, type FuelKind } from './fluid/index.ts';
 export {
   gateTitles,
@@ -156,6 +130,8 @@ export {
 } from './kernel/index.ts';
 export { lessons, taught, type Lesson } from './learning/index.ts';
 export {
+  openEnds,
+  type OpenEnd,
   backInWords,
   CUT_CAUTION,
   cutKinds,
@@ -193,8 +169,6 @@ export {
   type Sentence,
   type UnitSystem,
 } from './quantity/index.ts';
-export { RUN_CAUTION } from './pump/index.ts';
-export { readSweep, senderFamilies, writeSweep } from './sender/index.ts';
 export { answerOf, answerTo, type Question, type ValueOf } from './questions/index.ts';
 export {
   PRICE,
@@ -317,7 +291,5 @@ export {
   type Way,
   waysOff,
 } from './vehicle/index.ts';
-export { searchPlaces, type SearchPlace, type TesterState, type WayState } from './vacuum/index.ts';
-export { drillFor, judgeThread, mustNotMeet, rankThreads, threads, type Measured, type Seals } from './thread/index.ts';
 export { gravestFirst, outcomeWord, type Outcome, type Verdict } from './verdict/index.ts';
 export { partWay, waysIn, WORKING_HEIGHT, type WayIn } from './waysIn/index.ts';

@@ -91,7 +91,7 @@ describe('the demo shop', () => {
     const minibus = rows.find((r) => r.name === 'Minibus')!;
     expect([minibus.halt, inWords(minibus.sentence)]).toEqual([true, 'heater holds it at 45 mm']);
     expect(rows.find((r) => r.name === 'Pickup 2')).toMatchObject({
-      parked: 'owner decides: clean or replace',
+      parked: 'owner decides: the tank shop, or another tank',
       tankOff: true,
     });
     expect(rows.find((r) => r.name === 'Saloon')!.signed).not.toBeNull();

@@ -12,6 +12,7 @@ import { byJack } from '../vehicle/index.ts';
 import { complaintOf, type ComplaintKind } from './complaints.ts';
 import { callQuestions, type CallQuestion } from './questions.ts';
 
+export { anotherDrop } from './again.ts';
 export type { CallQuestion } from './questions.ts';
 
 export { complaintKinds, complaintOf } from './complaints.ts';

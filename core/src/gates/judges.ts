@@ -6,7 +6,7 @@ import type { Verdict } from '../verdict/index.ts';
 import { portDrop } from '../hang/index.ts';
 import { makeWindow, type LedgerItem } from '../ledger/index.ts';
 import { litres } from '../quantity/index.ts';
-import { TEST_STOP } from '../condition/index.ts';
+import { standingFindings, TEST_STOP } from '../condition/index.ts';
 import { estimateOf, lineOf, madeBeforeKeyOn, splitKey } from '../vehicle/index.ts';
 import type { GateFactsToJudge } from './facts.ts';
 
@@ -158,8 +158,7 @@ export function judgeProofFuel(state: GateFactsToJudge): Verdict {
  * @example judgeFindings(state).outcome // 'bad' while a halt stands
  */
 export function judgeFindings({ findings }: Pick<GateFactsToJudge, 'findings'>): Verdict {
-  const newest = new Map(findings.filter((f) => f.what !== TEST_STOP).map((f) => [`${f.what}/${f.where}`, f]));
-  const bad = [...newest.values()].filter((f) => f.verdict === 'bad');
+  const bad = standingFindings(findings).filter((f) => f.what !== TEST_STOP && f.verdict === 'bad');
   const basis = computed('newest finding of each place');
   if (bad.length === 0)
     return { outcome: 'good', reasons: [{ text: 'nothing that was found bad is left', basis }], next: [] };

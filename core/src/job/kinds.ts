@@ -2,7 +2,7 @@ import { COMPARE, fitMeasured, portLaid } from '../fit/index.ts';
 import { held } from '../hold/index.ts';
 import { answerKind } from '../questions/index.ts';
 import { partSaid, partSwapped, pumpRan, swept } from '../bench/index.ts';
-import { finding } from '../condition/index.ts';
+import { finding, spark } from '../condition/index.ts';
 import { pressure, PUMP_RUNS, SCHOOL } from '../depressurise/index.ts';
 import { QUICK_TEST } from '../diagnosis/index.ts';
 import { CAP_OPENS, HOSE_HEAD, SAMPLE, SECOND_TANK, WAY_OUT } from '../drain/index.ts';
@@ -22,8 +22,10 @@ import {
   TAPE,
 } from '../hang/index.ts';
 import { note, parked, photo, wait } from '../journal/index.ts';
+import { ownerSaid, proposalClosed, proposed } from '../owner/index.ts';
 import { settled, takeBack } from '../kernel/index.ts';
 import {
+  capped,
   cleared,
   cut,
   deferred,
@@ -112,6 +114,7 @@ export const kinds = [
   pulled,
   inspected,
   cleared,
+  capped,
   restored,
   made,
   putIn,
@@ -131,6 +134,10 @@ export const kinds = [
   searched,
   lineHeld,
   finding,
+  spark,
+  proposed,
+  ownerSaid,
+  proposalClosed,
   partSaid,
   swept,
   pumpRan,

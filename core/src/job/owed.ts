@@ -12,6 +12,7 @@ export function resourceName(state: Pick<JobState, 'vehicle' | 'items' | 'extras
   const { kind, id } = splitKey(key);
   if (key === 'pose') return 'where the tank hangs';
   if (key === 'fuel') return 'the litres';
+  if (kind === 'proposal') return 'what the owner said';
   if (kind === 'gate') return `gate ${id.replace(':', ', ')}`;
   return (
     fileName(state.vehicle, key) ??

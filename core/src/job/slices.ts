@@ -8,6 +8,7 @@ import { fitSlice } from '../fit/index.ts';
 import { holdSlice } from '../hold/index.ts';
 import { journalSlice } from '../journal/index.ts';
 import { ledgerSlice } from '../ledger/index.ts';
+import { ownerSlice } from '../owner/index.ts';
 import { orderSlice } from '../order/index.ts';
 import { powerSlice } from '../power/index.ts';
 import { proofSlice } from '../proof/index.ts';
@@ -31,6 +32,7 @@ export const slices = [
   torqueSlice,
   proofSlice,
   conditionSlice,
+  ownerSlice,
   benchSlice,
   holdSlice,
   fitSlice,

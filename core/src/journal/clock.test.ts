@@ -1,4 +1,4 @@
-import { minutesLeft, minutesSince } from './index.ts';
+import { leftInWords, minutesLeft, minutesSince } from './index.ts';
 
 const noon = '2026-11-26T12:00:00.000Z';
 const at = (seconds: number) => Date.parse(noon) + seconds * 1000;
@@ -24,8 +24,23 @@ test.each([
   [9999, 0],
   [-400, 20],
 ])('%d s into a wait of twenty minutes %d are left', (seconds, left) =>
-  expect(minutesLeft({ started: noon, minutes: 20 }, at(seconds))).toBe(left),
+  expect(minutesLeft({ started: noon, minutes: 20, until: null }, at(seconds))).toBe(left),
 );
 
 test('a wait nobody knows the length of has nothing left to say', () =>
-  expect(minutesLeft({ started: noon, minutes: null }, at(5))).toBeNull());
+  expect(minutesLeft({ started: noon, minutes: null, until: null }, at(5))).toBeNull());
+
+test('a part on order runs until its day, whatever minutes were said', () => {
+  const part = { started: noon, minutes: 5, until: '2026-11-28T12:00:00.000Z' };
+  expect(minutesLeft(part, at(0))).toBe(2 * 24 * 60);
+  expect(minutesLeft(part, Date.parse('2026-11-29T00:00:00Z'))).toBe(0);
+});
+
+test.each([
+  [{ minutes: null, until: null }, 'running'],
+  [{ minutes: 8, until: null }, '8 min left'],
+  [{ minutes: 119, until: null }, '119 min left'],
+  [{ minutes: 240, until: null }, '4 h left'],
+  [{ minutes: null, until: '2026-11-30T12:00:00.000Z' }, '4 days left'],
+  [{ minutes: null, until: '2026-11-20T12:00:00.000Z' }, 'done'],
+])('%j is %s', (wait, words) => expect(leftInWords({ started: noon, ...wait }, at(0))).toBe(words));

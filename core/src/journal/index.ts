@@ -1,3 +1,3 @@
-export { minutesLeft, minutesSince } from './clock.ts';
+export { endOf, leftInWords, minutesLeft, minutesSince } from './clock.ts';
 export { note, parked, photo, wait } from './kinds.ts';
-export { journalSlice } from './slice.ts';
+export { journalSlice, type Wait } from './slice.ts';

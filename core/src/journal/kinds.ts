@@ -1,4 +1,4 @@
-import { IsIn, IsInt, IsOptional, IsString, Length, Max, MaxLength, Min } from 'class-validator';
+import { IsBoolean, IsIn, IsInt, IsISO8601, IsOptional, IsString, Length, Max, MaxLength, Min } from 'class-validator';
 import { defineKind } from '../kernel/index.ts';
 import type { JournalSlice } from './slice.ts';
 
@@ -26,6 +26,10 @@ class WaitBody {
   @IsIn(['start', 'end']) state!: 'start' | 'end';
   /** How long it takes. */
   @IsOptional() @IsInt() @Min(1) @Max(20160) minutes?: number;
+  /** Or until when: a part on order, an answer. ISO time. */
+  @IsOptional() @IsISO8601({ strict: true }) until?: string;
+  /** Must the vehicle stay in its bay while it runs? */
+  @IsOptional() @IsBoolean() bay?: boolean;
 }
 
 /** The job rests outside until something happens; `reason` left out takes it up again. */
@@ -60,10 +64,21 @@ export const photo = defineKind<'photo', PhotoBody, JournalSlice>({
 /** A wait starts or ends. */
 export const wait = defineKind<'wait', WaitBody, JournalSlice>({
   kind: 'wait',
-  version: 1,
+  version: 2,
+  // Until when, and whether the bay is needed, was not said before.
+  migrate: { 1: (body) => body },
   Body: WaitBody,
-  apply: (own, { what, state, minutes }, { moment: { by, at }, tell }) => {
-    if (state === 'start') own.waits.push({ what, minutes: minutes ?? null, started: at, ended: null, by });
+  apply: (own, { what, state, minutes, until, bay }, { moment: { by, at }, tell }) => {
+    if (state === 'start')
+      own.waits.push({
+        what,
+        minutes: minutes ?? null,
+        until: until ?? null,
+        bay: bay ?? null,
+        started: at,
+        ended: null,
+        by,
+      });
     else for (const running of own.waits) if (running.what === what && !running.ended) running.ended = at;
     tell('waiting', { what, state });
   },

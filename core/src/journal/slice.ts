@@ -41,11 +41,15 @@ interface Photo {
 }
 
 /** A wait that uses no hands. */
-interface Wait {
+export interface Wait {
   /** For what. */
   what: string;
   /** How long it takes, minutes; null where nobody said. */
   minutes: number | null;
+  /** ISO time until which it runs; null where nobody said. */
+  until: string | null;
+  /** Must the vehicle stay in its bay? null where nobody said. */
+  bay: boolean | null;
   /** ISO time. */
   started: string;
   /** ISO time; null while it runs. */

@@ -105,6 +105,15 @@ export interface Events {
   unitChanged: object;
   /** What goes in was held against the old part once more, or does not fit after all. */
   fitChanged: object;
+  /** Something that was found is mended. */
+  mended: {
+    /** What had been found. */
+    what: string;
+    /** Where. */
+    where: string;
+    /** What was done. */
+    how: string;
+  };
   /** Litres went into or out of the tank, or what is known of them changed. */
   fuelChanged: {
     /** Litres came in. */

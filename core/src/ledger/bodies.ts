@@ -1,4 +1,6 @@
 import {
+  ArrayMaxSize,
+  ArrayMinSize,
   IsArray,
   IsBoolean,
   IsIn,
@@ -21,6 +23,17 @@ export class ClearedBody {
   @IsOptional() @IsString() @MaxLength(60) way?: string;
   /** Number painted on it, where another than the file's was. */
   @IsOptional() @IsInt() @Min(1) tag?: number;
+}
+
+/** Open ends that were capped after all. */
+export class CappedBody {
+  /** Ledger keys of the lines. */
+  @IsArray()
+  @ArrayMinSize(1)
+  @ArrayMaxSize(60)
+  @IsString({ each: true })
+  @MaxLength(90, { each: true })
+  keys!: string[];
 }
 
 /** A thing that is back, with the openings of it that its maker knew. */

@@ -3,6 +3,7 @@ import { deepest } from '../pose/index.ts';
 import { keyOf, lineOf, splitKey, UNIT } from '../vehicle/index.ts';
 import {
   BackBody,
+  CappedBody,
   ClearedBody,
   CutBody,
   DeferredBody,
@@ -26,6 +27,20 @@ export const cleared = defineKind<'cleared', ClearedBody, LedgerSlice, LedgerFac
   touches: ({ key }) => ({ reads: ['pose', 'gate:1', 'gate:2', 'gate:4'], writes: [key] }),
   words: ({ key }, speech) => `${speech.name(key)} off`,
   arbitrary: (f) => f.record({ key: anyKey(f) }),
+});
+
+/** Open ends were capped, later than they were parted: before the job is parked, before a spark. */
+export const capped = defineKind<'capped', CappedBody, LedgerSlice, LedgerFacts>({
+  kind: 'capped',
+  version: 1,
+  Body: CappedBody,
+  apply: (own, { keys }, { moment }) => {
+    const known = new Set(keys.flatMap((key) => knownOpenings(own, key, moment)));
+    for (const opening of own.openings) if (known.has(opening.id)) opening.capped = true;
+  },
+  touches: ({ keys }) => ({ reads: [], writes: keys }),
+  words: ({ keys }, speech) => `${keys.map((key) => speech.name(key)).join(', ')} capped`,
+  arbitrary: (f) => f.record({ keys: f.array(anyKey(f), { minLength: 1, maxLength: 3 }) }),
 });
 
 /** A thing is back where it belongs: made, restored, taken out. */

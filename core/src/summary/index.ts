@@ -9,6 +9,7 @@ import {
   type JobState,
   type StationId,
 } from '../job/index.ts';
+import { endOf } from '../journal/index.ts';
 import { unsettledKeys } from '../kernel/index.ts';
 import { openItems } from '../ledger/index.ts';
 import { deepest, isLevel, samePose, type Pose } from '../pose/index.ts';
@@ -46,8 +47,8 @@ export interface JobSummary {
   here: number;
   /** Free below the tank, mm. */
   clear: number;
-  /** Waits that run; until when, null where nobody knows. */
-  waits: { what: string; until: string | null }[];
+  /** Waits that run; until when, and whether the vehicle stays in its bay, null where nobody knows. */
+  waits: { what: string; until: string | null; bay: boolean | null }[];
   /** Why it is put aside; null where it is not. */
   parked: string | null;
   /** When it was signed; null where it is not. */
@@ -81,13 +82,16 @@ export function summaryOf(state: JobState): JobSummary {
       .filter((w) => !w.ended)
       .map((w) => ({
         what: w.what,
-        until: w.minutes ? new Date(Date.parse(w.started) + w.minutes * 60_000).toISOString() : null,
+        until: inTime(endOf(w)),
+        bay: w.bay,
       })),
     parked: state.parked,
     signed: state.signed?.at ?? null,
     plate: state.identity?.plate ?? null,
   };
 }
+
+const inTime = (ms: number | null): string | null => (ms === null ? null : new Date(ms).toISOString());
 
 function sentence(state: JobState, station: StationId): Pick<JobSummary, 'sentence' | 'detail' | 'halt'> {
   const quiet = (text: Sentence, detail: Sentence = '') => ({ sentence: text, detail, halt: false });

@@ -4,6 +4,7 @@ import {
   foldJob,
   nextStop,
   nextUp,
+  openEnds,
   samePose,
   splitKey,
   TEST_STOP,
@@ -189,10 +190,43 @@ export function demoJobs(now: Date): Entry[][] {
     .down()
     .log(
       'finding',
-      { what: 'flaking rust on the floor', where: 'inside, front', verdict: 'bad', note: 'chips in the strainer' },
+      {
+        what: 'rust that comes off in flakes',
+        where: 'inside',
+        verdict: 'bad',
+        note: 'on the floor at the front; chips in the strainer',
+      },
       10,
     )
-    .log('parked', { reason: 'owner decides: clean or replace' }, 5);
+    .log('finding', { what: 'thinned, in layers', where: 'straps', verdict: 'bad' }, 3)
+    .log('finding', { what: 'one missing', where: 'pads', verdict: 'bad' }, 1);
+  pickup
+    .log('proposed', {
+      why: 'mend',
+      what: 'rust that comes off in flakes',
+      where: 'inside',
+      remedy: 'sendOut',
+      price: 190,
+      minutes: 30,
+    })
+    .log('proposed', {
+      why: 'mend',
+      what: 'thinned, in layers',
+      where: 'straps',
+      remedy: 'replace',
+      price: 46,
+      minutes: 30,
+    })
+    .log('proposed', {
+      why: 'whileDown',
+      what: 'all rubber from tank to engine',
+      price: 38,
+      dropLo: 160,
+      dropHi: 310,
+    })
+    .log('capped', { keys: openEnds(pickup.state).map(({ key }) => key) })
+    .log('wait', { what: 'owner decides', state: 'start', bay: false })
+    .log('parked', { reason: 'owner decides: the tank shop, or another tank' }, 5);
 
   const saloon = new Story('demo-saloon', ago(30))
     .log('opened', {

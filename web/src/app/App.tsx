@@ -17,6 +17,7 @@ const JobScreen = lazy(pages.job);
 const FirstContact = lazy(pages.firstContact);
 const RecordScreen = lazy(pages.record);
 const QuoteScreen = lazy(pages.quote);
+const OwnerScreen = lazy(pages.owner);
 const LabelsScreen = lazy(pages.labels);
 const PlanSheetScreen = lazy(pages.planSheet);
 const VehiclesScreen = lazy(pages.vehicles);
@@ -56,6 +57,7 @@ const router = createBrowserRouter([
       { path: '/vehicles/:id', element: <VehicleScreen /> },
       { path: '/jobs/:jobId/record', element: <RecordScreen /> },
       { path: '/jobs/:jobId/quote', element: <QuoteScreen /> },
+      { path: '/jobs/:jobId/owner', element: <OwnerScreen /> },
       { path: '/jobs/:jobId/sheet', element: <PlanSheetScreen /> },
       { path: '/jobs/:jobId/labels', element: <LabelsScreen /> },
       { path: '/jobs/:jobId/:station?', element: <JobScreen /> },

@@ -7,6 +7,7 @@ export const pages = {
   firstContact: () => import('../screens/firstContact/FirstContact.tsx'),
   record: () => import('../screens/record/RecordScreen.tsx'),
   quote: () => import('../screens/quote/QuoteScreen.tsx'),
+  owner: () => import('../screens/owner/OwnerScreen.tsx'),
   labels: () => import('../screens/labels/LabelsScreen.tsx'),
   planSheet: () => import('../screens/planSheet/PlanSheetScreen.tsx'),
   vehicles: () => import('../screens/vehicles/VehiclesScreen.tsx'),

@@ -5,6 +5,9 @@ import { TopBar } from '../app/TopBar.tsx';
 import { useMe } from '../net/queries.ts';
 import { JobContextOf, useEnter, useJobView } from './useJob.ts';
 
+/** The station a page belongs to. */
+const back: Record<string, string> = { Quote: 'plan', 'For the owner': 'bench' };
+
 /** A page of one job outside its stations: opens the job of the address, or says that there is none. */
 export function WithJob({ title, children }: { title: string; children: ReactNode }) {
   const { jobId = '' } = useParams();
@@ -26,7 +29,7 @@ export function WithJob({ title, children }: { title: string; children: ReactNod
     );
   return (
     <JobContextOf.Provider value={context}>
-      <TopBar title={title} hint={context.state.name} to={`/jobs/${jobId}/${title === 'Quote' ? 'plan' : 'drain'}`} />
+      <TopBar title={title} hint={context.state.name} to={`/jobs/${jobId}/${back[title] ?? 'drain'}`} />
       {children}
     </JobContextOf.Provider>
   );

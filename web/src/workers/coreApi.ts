@@ -1,4 +1,12 @@
-import { makeCall, planSheet, type Call, type JobState, type PlanSheet, type TankState } from '@iron-cradle/core';
+import {
+  anotherDrop,
+  makeCall,
+  planSheet,
+  type Call,
+  type JobState,
+  type PlanSheet,
+  type TankState,
+} from '@iron-cradle/core';
 import { ahead, foresee, type Ahead, type Change, type Foresight } from '@iron-cradle/core/foresight';
 import { bestTilt, type BestTilt, type Point3, type TankShape, type Tilt } from '@iron-cradle/core/shape';
 
@@ -18,6 +26,7 @@ export type OnProgress = (share: number) => void;
 /** What is computed out of the way of the hand. Plain data goes in and comes out. */
 export const coreApi = {
   ahead: (state: TankState): Ahead => ahead(state),
+  anotherDrop: (state: JobState, hour: number | null) => anotherDrop(state, hour),
   call: (state: JobState, tools: Parameters<typeof makeCall>[1]): Call => makeCall(state, tools),
   foresee: (state: TankState, changes: Change[], onProgress: OnProgress): Foresight =>
     foresee(state, { changes, onProgress: (share) => void onProgress(share) }),

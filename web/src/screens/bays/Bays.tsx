@@ -1,5 +1,5 @@
 import { useQueryClient, useMutation } from '@tanstack/react-query';
-import { format } from 'date-fns';
+import { format, isToday } from 'date-fns';
 import { useRef } from 'react';
 import { Link } from 'react-router';
 import { TopBar } from '../../app/TopBar.tsx';
@@ -67,6 +67,9 @@ export function Bays() {
                     <span className="min-w-0 flex-1">
                       <span className="narrow block text-20">{job.name}</span>
                       <span className="text-quiet">{job.parked ?? <Words of={job.sentence} />}</span>
+                      {job.waits.length > 0 && (
+                        <span className="block text-quiet">{job.waits.map(waitInWords).join('; ')}</span>
+                      )}
                     </span>
                     <SmallWell {...job} up={job.tankOff} width={72} />
                   </Link>
@@ -116,9 +119,7 @@ function Bay({
         </div>
       </div>
     );
-  const waits = job.waits.map((wait) =>
-    wait.until ? `${wait.what} until ${format(new Date(wait.until), 'H:mm')}` : wait.what,
-  );
+  const waits = job.waits.map(waitInWords);
   return (
     <Link to={`/jobs/${job.id}`} className={`flex flex-col p-5 ${edge}`} data-bay={number}>
       <p className="pb-3 text-quiet">{bay.name}</p>
@@ -151,6 +152,13 @@ function Bay({
       <p className="mt-auto border-t border-rule pt-3 text-16 empty:hidden">{waits.join('; ')}</p>
     </Link>
   );
+}
+
+/** “coating dries until 14:10, needs no bay”. */
+function waitInWords({ what, until, bay }: JobRow['waits'][number]): string {
+  const end = until === null ? null : new Date(until);
+  const when = end === null ? '' : ` until ${format(end, isToday(end) ? 'H:mm' : 'd MMM')}`;
+  return `${what}${when}${bay === false ? ', needs no bay' : ''}`;
 }
 
 const Post = () => (

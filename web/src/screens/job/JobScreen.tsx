@@ -22,7 +22,7 @@ import { useMe } from '../../net/queries.ts';
 import { Band } from '../../ui/Band.tsx';
 import { stationScreens } from './stations.ts';
 import { TwoDevices } from './TwoDevices.tsx';
-import { Waits } from './Waits.tsx';
+import { RestKey } from './rest/RestKey.tsx';
 import { WellSheet } from './WellSheet.tsx';
 import { Words } from '../../ui/Words.tsx';
 import { AheadOf } from '../../workers/AheadOf.tsx';
@@ -69,7 +69,7 @@ export default function JobScreen() {
             <span className="hidden truncate text-quiet wide:block">
               {kind?.name.toLowerCase()}, {complaintOf(state.complaint).name.toLowerCase()}
             </span>
-            <Waits />
+            <RestKey />
             <button
               type="button"
               className="grid h-11 shrink-0 place-items-center mid:hidden"
@@ -94,6 +94,16 @@ export default function JobScreen() {
                 Look where the tank hangs: below stands what the shop has, above what only this device holds.
                 <button type="button" className="min-h-11 underline" onClick={jobStore(jobId).seenPutBack}>
                   Seen
+                </button>
+              </span>
+            </Band>
+          )}
+          {state.parked !== null && !state.signed && (
+            <Band>
+              <span className="flex flex-wrap items-center gap-x-4" data-parked>
+                It rests outside: {state.parked}.
+                <button type="button" className="min-h-11 underline" onClick={() => void enter('parked', {})}>
+                  Take it up again
                 </button>
               </span>
             </Band>

@@ -1,4 +1,4 @@
-import { labelOf, litres, rounded, type JobState } from '@iron-cradle/core';
+import { labelOf, litres, openEnds, rounded, type JobState } from '@iron-cradle/core';
 import { format } from 'date-fns';
 import { useJob } from '../../log/useJob.ts';
 import { WithJob } from '../../log/WithJob.tsx';
@@ -18,7 +18,7 @@ function Labels() {
   const { state } = useJob();
   return (
     <main className="mx-auto max-w-4xl p-4 mid:p-8 print:max-w-none print:p-0">
-      <h1 className="sr-only">Labels for the cans</h1>
+      <h1 className="sr-only">Labels for the cans and the tank</h1>
       <div className="no-print flex flex-wrap items-center gap-4 pb-6">
         <button type="button" className="btn" onClick={() => window.print()}>
           Print them
@@ -28,13 +28,53 @@ function Labels() {
           be read with any phone.
         </p>
       </div>
-      {state.containers.length === 0 && <p>No can has been filled yet.</p>}
+      {state.containers.length === 0 && <p className="no-print pb-4">No can has been filled yet.</p>}
       <ul className="grid gap-5 mid:grid-cols-2 print:block">
+        <DoNotFill />
         {state.containers.map((can) => (
           <Label key={can.number} can={can} />
         ))}
       </ul>
     </main>
+  );
+}
+
+/** A tank that waits with open ends: a tag at its neck, so that nobody fills it. */
+function DoNotFill() {
+  const { state, number } = useJob();
+  const ends = openEnds(state);
+  if (ends.length === 0 || state.signed) return null;
+  const since = state.items.map((item) => item.offTime).sort()[0];
+  const code = {
+    tank: 'do not fill',
+    vehicle: state.name,
+    job: number,
+    open: ends.map(({ tag, name }) => tag ?? name),
+  };
+  return (
+    <li className="can-label break-inside-avoid border-4 border-ink bg-sheet" data-label="do-not-fill">
+      <div className="flex items-center gap-4 p-4">
+        <Kept clean={false} word="do not fill" />
+        <p className="narrow flex-1 text-48 leading-none">Do not fill</p>
+      </div>
+      <Stripes />
+      <div className="flex items-start gap-4 p-4">
+        <dl className="min-w-0 flex-1 leading-snug">
+          <Row name="tank of" text={`${state.name}, job ${number}`} />
+          {since && <Row name="since" text={format(new Date(since), 'd MMM yyyy')} />}
+          <Row name="waits for" text={state.parked ?? state.waits.find((wait) => !wait.ended)?.what ?? 'the way up'} />
+        </dl>
+        <Code text={JSON.stringify(code)} size={112} />
+      </div>
+      <ul className="border-t border-ink px-4 py-2" aria-label="open ends">
+        {ends.map(({ key, name, tag, capped }) => (
+          <li key={key}>
+            <span className="reading font-semibold">{tag ?? '–'}</span> {name}
+            {capped ? ', capped' : ', open'}
+          </li>
+        ))}
+      </ul>
+    </li>
   );
 }
 
@@ -80,15 +120,8 @@ function Label({ can }: { can: JobState['containers'][number] }) {
 }
 
 /** Told from three metres by its shape alone: a full disc may go back, a crossed octagon may not. */
-const Kept = ({ clean }: { clean: boolean }) => (
-  <svg
-    width="88"
-    height="88"
-    viewBox="0 0 88 88"
-    role="img"
-    aria-label={clean ? 'clean' : 'suspect'}
-    className="shrink-0"
-  >
+const Kept = ({ clean, word = clean ? 'clean' : 'suspect' }: { clean: boolean; word?: string }) => (
+  <svg width="88" height="88" viewBox="0 0 88 88" role="img" aria-label={word} className="shrink-0">
     {clean ? (
       <circle cx="44" cy="44" r="40" fill="var(--ink)" />
     ) : (

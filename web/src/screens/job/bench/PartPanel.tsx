@@ -10,11 +10,9 @@ import { Strap } from '../../../look/Strap.tsx';
 import { VerdictView } from '../../../ui/VerdictView.tsx';
 import { PhotoButton, Photos } from '../Photos.tsx';
 import { foundOf } from './foundOf.ts';
+import { HandPanel } from './HandPanel.tsx';
 import { PumpRun } from './PumpRun.tsx';
 import { Sweep } from './Sweep.tsx';
-
-/** On a phone it opens below the drawing: there it is brought in sight. */
-const inSight = (panel: HTMLElement | null) => panel?.scrollIntoView({ block: innerWidth < 640 ? 'start' : 'nearest' });
 
 /** One part in hand: how it stands, its test, what is seen, and what goes in for it. */
 export function PartPanel({ part, onDone }: { part: UnitPart; onDone: () => void }) {
@@ -24,19 +22,12 @@ export function PartPanel({ part, onDone }: { part: UnitPart; onDone: () => void
   const say = (outcome: 'good' | 'doubtful' | 'bad', found?: string) =>
     enter('partSaid', { parts: [part.id], outcome, ...(found ? { found } : {}) });
   return (
-    <section ref={inSight} aria-label={part.name} className="grid gap-4 p-4 mid:p-6" data-part-panel={part.id}>
-      <div className="flex items-start justify-between gap-3">
-        <div>
-          <h2 className="text-32 leading-tight">{part.name}</h2>
-          <p className="text-quiet">
-            {piece.called ? `new: ${piece.called}` : 'the one that came out'}
-            {part.mark ? `; ${part.mark}` : ''}
-          </p>
-        </div>
-        <button type="button" className="btn shrink-0" onClick={onDone}>
-          Back
-        </button>
-      </div>
+    <HandPanel
+      id={part.id}
+      title={part.name}
+      hint={`${piece.called ? `new: ${piece.called}` : 'the one that came out'}${part.mark ? `; ${part.mark}` : ''}`}
+      onDone={onDone}
+    >
       <VerdictView verdict={verdict} />
       {!state.signed && (
         <>
@@ -64,7 +55,7 @@ export function PartPanel({ part, onDone }: { part: UnitPart; onDone: () => void
           {verdict.outcome !== 'bad' && <Swap part={part} bad={false} />}
         </>
       )}
-    </section>
+    </HandPanel>
   );
 }
 

@@ -8,7 +8,7 @@ export function SoakRow({ soak, why }: { soak: { what: string; minutes: number }
   const { state, enter } = useJob();
   const running = state.waits.find((w) => w.what === soak.what);
   const now = useNow(10_000);
-  const left = running ? (minutesLeft({ started: running.started, minutes: soak.minutes }, now) ?? 0) : 0;
+  const left = running ? (minutesLeft({ ...running, minutes: soak.minutes }, now) ?? 0) : 0;
   return (
     <CallRow
       name="Soak now"

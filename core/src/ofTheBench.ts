@@ -1,0 +1,59 @@
+// What the subjects of the bench give to others; index.ts passes it on.
+export { judgePart, judgeUnit, partOf, pieceOf, unitBegun, wordOf, type Piece } from './bench/index.ts';
+export {
+  placesOf,
+  placeStands,
+  remedies,
+  remediesFor,
+  sparkActs,
+  sparkOf,
+  standingFindings,
+  TEST_STOP,
+  usualWaits,
+  wetEnds,
+  type ConditionPlace,
+  type Finding,
+  type PlaceLook,
+  type RemedyId,
+  type SparkAct,
+} from './condition/index.ts';
+export { judgeTorque } from './fastener/index.ts';
+export {
+  alwaysMeasured,
+  COMPARE,
+  compareList,
+  figureWord,
+  judgeFit,
+  judgePort,
+  portLines,
+  type Compared,
+  type FitFigure,
+} from './fit/index.ts';
+export {
+  freeVolume,
+  HOLD_CAUTION,
+  holdOf,
+  holes,
+  judgeHeld,
+  MOST,
+  readHold,
+  traceOf,
+  writeHold,
+  type HeldBody,
+  type HoldJudged,
+  type HoleName,
+} from './hold/index.ts';
+export { RUN_CAUTION } from './pump/index.ts';
+export { readSweep, senderFamilies, writeSweep } from './sender/index.ts';
+export { drillFor, judgeThread, mustNotMeet, rankThreads, threads, type Measured, type Seals } from './thread/index.ts';
+export { searchPlaces, type SearchPlace, type TesterState, type WayState } from './vacuum/index.ts';
+export {
+  agreed,
+  agreedSum,
+  ownersWord,
+  proposalWords,
+  unanswered,
+  worthWhileDown,
+  type OwnersWord,
+  type Proposal,
+} from './owner/index.ts';

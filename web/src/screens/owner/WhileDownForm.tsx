@@ -1,0 +1,49 @@
+import { roundTo } from '@iron-cradle/core';
+import { FormQuantity } from '../../form/FormQuantity.tsx';
+import { FormText } from '../../form/FormText.tsx';
+import { useEntryForm } from '../../form/useEntryForm.ts';
+
+interface WhileDownFormProps {
+  /** What another drop costs; null where nobody can say. */
+  drop: { lo: number; hi: number } | null;
+  currency: string;
+}
+
+/** What is cheap now and dear later goes on the list: what it is, and its price. */
+export function WhileDownForm({ drop, currency }: WhileDownFormProps) {
+  const form = useEntryForm({ kind: 'proposed', start: { why: 'whileDown', what: '' } });
+  return (
+    <form
+      noValidate
+      aria-label="while it is down"
+      className="grid gap-3"
+      onSubmit={(event) => {
+        event.preventDefault();
+        void form.say(drop ? { dropLo: roundTo(drop.lo, 1), dropHi: roundTo(drop.hi, 1) } : {});
+      }}
+    >
+      <h2 className="text-24">Cheap now, dear later</h2>
+      <div className="grid gap-3 mid:grid-cols-[2fr_1fr]">
+        <FormText
+          form={form}
+          name="what"
+          label="What would be done: all rubber to the engine, new straps, a foot valve"
+          maxLength={120}
+          expected="what would be done"
+        />
+        <FormQuantity
+          form={form}
+          name="price"
+          label={`Its price${currency ? ` in ${currency}` : ''}`}
+          dimension="count"
+          unit="one"
+          step={0.01}
+          decimals={2}
+        />
+      </div>
+      <button type="submit" className="btn" data-action="while-down">
+        On the list
+      </button>
+    </form>
+  );
+}

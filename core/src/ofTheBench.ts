@@ -57,3 +57,17 @@ export {
   type OwnersWord,
   type Proposal,
 } from './owner/index.ts';
+export {
+  causes,
+  chainWhole,
+  evidenceBegun,
+  fuelCauses,
+  judgeCause,
+  judgeReach,
+  pointWord,
+  streamOf,
+  streamPoints,
+  type FuelCause,
+  type KeptSample,
+  type StreamPoint,
+} from './evidence/index.ts';

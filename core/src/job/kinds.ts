@@ -6,6 +6,7 @@ import { finding, spark } from '../condition/index.ts';
 import { pressure, PUMP_RUNS, SCHOOL } from '../depressurise/index.ts';
 import { QUICK_TEST } from '../diagnosis/index.ts';
 import { CAP_OPENS, HOSE_HEAD, SAMPLE, SECOND_TANK, WAY_OUT } from '../drain/index.ts';
+import { labTold, sampleHanded, sampleKept, streamLooked, suspected } from '../evidence/index.ts';
 import { torque } from '../fastener/index.ts';
 import { exception, gate, gateItem } from '../gates/index.ts';
 import {
@@ -135,6 +136,11 @@ export const kinds = [
   lineHeld,
   finding,
   spark,
+  streamLooked,
+  sampleKept,
+  sampleHanded,
+  labTold,
+  suspected,
   proposed,
   ownerSaid,
   proposalClosed,

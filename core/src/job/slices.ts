@@ -1,6 +1,7 @@
 import { benchSlice } from '../bench/index.ts';
 import { conditionSlice } from '../condition/index.ts';
 import { pressureSlice } from '../depressurise/index.ts';
+import { evidenceSlice } from '../evidence/index.ts';
 import { torqueSlice } from '../fastener/index.ts';
 import { gatesSlice } from '../gates/index.ts';
 import { hangSlice } from '../hang/index.ts';
@@ -32,6 +33,7 @@ export const slices = [
   torqueSlice,
   proofSlice,
   conditionSlice,
+  evidenceSlice,
   ownerSlice,
   benchSlice,
   holdSlice,

@@ -1,10 +1,12 @@
 import {
+  answerOf,
   archetypes,
   completed,
   foldJob,
   nextStop,
   nextUp,
   openEnds,
+  SAMPLE,
   samePose,
   splitKey,
   TEST_STOP,
@@ -68,8 +70,8 @@ class Story {
     return this.gate(1, { air: 'yes', heat: 'yes', support: 'yes', hands: 'yes' });
   }
 
-  drainTo(cans: number[]): this {
-    cans.forEach((litres, i) => this.log('container', { number: i + 1, capacity: 20, litres, clean: true }, 9));
+  drainTo(cans: number[], clean = true): this {
+    cans.forEach((litres, i) => this.log('container', { number: i + 1, capacity: 20, litres, clean }, 9));
     this.log('fuelWitness', { witness: 'ranDry' }, 2).log('fuelWitness', { witness: 'dip', reading: 12 }, 2);
     return this.gate(2, { battery: 'yes', jack: 'yes', helper: 'here' });
   }
@@ -295,5 +297,28 @@ export function demoJobs(now: Date): Entry[][] {
     .log('gateItem', { gate: 1, item: 'heat', answer: 'yes' }, 1)
     .log('pressure', { reading: 40 }, 4);
 
-  return [van4, minibus, pickup, saloon, van9].map((story) => story.entries);
+  const pickup5 = new Story('demo-pickup-5', ago(3), 'bo')
+    .log('opened', {
+      name: 'Pickup 5',
+      complaint: 'badFuel',
+      vehicle: { ...file('archetype-rail'), name: 'Pickup 5, nobody measured it', fuel: 'diesel' },
+      gauge: 0.25,
+    })
+    .log(
+      'complaintTest',
+      {
+        test: 'sample in glass beside a clean one, ten minutes standing',
+        result: 'shown',
+        words: 'dark threads where water meets fuel',
+      },
+      12,
+    )
+    .log('suspected', { cause: 'slime', who: 'the driver: it fades uphill and comes back after standing' }, 1)
+    .safe()
+    .drainTo([13, 8], false)
+    .log('answer', answerOf(SAMPLE, 'slime'), 10)
+    .log('sampleKept', { of: 'tank', sealed: true, with: 'the shop, cold shelf', tag: 100 }, 2)
+    .down();
+
+  return [van4, minibus, pickup, saloon, van9, pickup5].map((story) => story.entries);
 }

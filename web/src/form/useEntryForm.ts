@@ -16,7 +16,7 @@ interface EntryFormProps<K extends EntryKind> {
 }
 
 /** A form over one entry of the log. */
-export interface EntryForm<K extends EntryKind> extends BodyForm<Bodies[K] & FieldValues> {
+export interface EntryFormOf<K extends EntryKind> extends BodyForm<Bodies[K] & FieldValues> {
   /** Enters it, with what the key that was tapped says; resolves to whether it stands in the log. */
   say: (more?: Partial<Bodies[K]>) => Promise<boolean>;
 }
@@ -26,7 +26,7 @@ export interface EntryForm<K extends EntryKind> extends BodyForm<Bodies[K] & Fie
  *
  * @example const form = useEntryForm({ kind: 'addendum', start: { text: '' }, onDone })
  */
-export function useEntryForm<K extends EntryKind>({ kind, start, onDone, enter }: EntryFormProps<K>): EntryForm<K> {
+export function useEntryForm<K extends EntryKind>({ kind, start, onDone, enter }: EntryFormProps<K>): EntryFormOf<K> {
   type Values = Bodies[K] & FieldValues;
   const inJob = useContext(JobContextOf);
   const { Body, check } = kindOf(kind);

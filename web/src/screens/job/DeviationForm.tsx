@@ -1,4 +1,5 @@
 import { inWords, type Debt } from '@iron-cradle/core';
+import { EntryForm } from '../../form/EntryForm.tsx';
 import { FormText } from '../../form/FormText.tsx';
 import { useEntryForm } from '../../form/useEntryForm.ts';
 import { Strap } from '../../look/Strap.tsx';
@@ -7,14 +8,7 @@ import { Strap } from '../../look/Strap.tsx';
 export function DeviationForm({ debt, onDone }: { debt: Pick<Debt, 'id' | 'text'>; onDone: () => void }) {
   const form = useEntryForm({ kind: 'deviation', start: { reason: '', who: '', due: '' }, onDone });
   return (
-    <form
-      className="grid gap-3"
-      noValidate
-      onSubmit={(event) => {
-        event.preventDefault();
-        void form.say({ debt: debt.id, what: inWords(debt.text) });
-      }}
-    >
+    <EntryForm say={() => form.say({ debt: debt.id, what: inWords(debt.text) })}>
       <FormText
         form={form}
         name="reason"
@@ -25,6 +19,6 @@ export function DeviationForm({ debt, onDone }: { debt: Pick<Debt, 'id' | 'text'
       <FormText form={form} name="who" label="Agreed by" maxLength={80} expected="a name" />
       <FormText form={form} name="due" label="Due" maxLength={80} expected="a date or an event, as “next service”" />
       <Strap type="submit">Enter the deviation</Strap>
-    </form>
+    </EntryForm>
   );
 }

@@ -1,4 +1,5 @@
 import { agreed, proposalWords, unanswered } from '@iron-cradle/core';
+import { EntryForm } from '../../form/EntryForm.tsx';
 import { useState } from 'react';
 import { FormText } from '../../form/FormText.tsx';
 import { useEntryForm } from '../../form/useEntryForm.ts';
@@ -26,14 +27,10 @@ export function OwnerAnswers() {
   return (
     <>
       {open.length > 0 && (
-        <form
-          noValidate
-          aria-label="what the owner said"
+        <EntryForm
+          say={() => form.say({ yes: those('yes'), no: those('no') })}
+          label="what the owner said"
           className="grid gap-4"
-          onSubmit={(event) => {
-            event.preventDefault();
-            void form.say({ yes: those('yes'), no: those('no') });
-          }}
         >
           <h2 className="text-24">What the owner said</h2>
           {open.map((proposal) => (
@@ -70,7 +67,7 @@ export function OwnerAnswers() {
           >
             Write it down
           </Strap>
-        </form>
+        </EntryForm>
       )}
       {todo.length > 0 && (
         <section aria-label="agreed, to be done" className="grid gap-3">

@@ -1,4 +1,5 @@
 import { roundTo } from '@iron-cradle/core';
+import { EntryForm } from '../../form/EntryForm.tsx';
 import { FormQuantity } from '../../form/FormQuantity.tsx';
 import { FormText } from '../../form/FormText.tsx';
 import { useEntryForm } from '../../form/useEntryForm.ts';
@@ -13,14 +14,9 @@ interface WhileDownFormProps {
 export function WhileDownForm({ drop, currency }: WhileDownFormProps) {
   const form = useEntryForm({ kind: 'proposed', start: { why: 'whileDown', what: '' } });
   return (
-    <form
-      noValidate
-      aria-label="while it is down"
-      className="grid gap-3"
-      onSubmit={(event) => {
-        event.preventDefault();
-        void form.say(drop ? { dropLo: roundTo(drop.lo, 1), dropHi: roundTo(drop.hi, 1) } : {});
-      }}
+    <EntryForm
+      say={() => form.say(drop ? { dropLo: roundTo(drop.lo, 1), dropHi: roundTo(drop.hi, 1) } : {})}
+      label="while it is down"
     >
       <h2 className="text-24">Cheap now, dear later</h2>
       <div className="grid gap-3 mid:grid-cols-[2fr_1fr]">
@@ -44,6 +40,6 @@ export function WhileDownForm({ drop, currency }: WhileDownFormProps) {
       <button type="submit" className="btn" data-action="while-down">
         On the list
       </button>
-    </form>
+    </EntryForm>
   );
 }

@@ -1,4 +1,5 @@
 import { FormChoice } from '../../form/FormChoice.tsx';
+import { EntryForm } from '../../form/EntryForm.tsx';
 import { FormText } from '../../form/FormText.tsx';
 import { useEntryForm } from '../../form/useEntryForm.ts';
 
@@ -12,15 +13,7 @@ const answers = [
 export function Approval() {
   const form = useEntryForm({ kind: 'approval', start: { who: '', how: '' } });
   return (
-    <form
-      noValidate
-      aria-label="what the owner said"
-      className="no-print grid gap-4 p-5 mid:p-9"
-      onSubmit={(event) => {
-        event.preventDefault();
-        void form.say();
-      }}
-    >
+    <EntryForm say={() => form.say()} label="what the owner said" className="no-print grid gap-4 p-5 mid:p-9">
       <h2 className="text-24">What the owner said</h2>
       <FormChoice
         form={form}
@@ -43,6 +36,6 @@ export function Approval() {
       <button type="submit" className="btn" data-action="approval">
         Write it down
       </button>
-    </form>
+    </EntryForm>
   );
 }

@@ -1,4 +1,5 @@
 import { answerTo, PRICE } from '@iron-cradle/core';
+import { EntryForm } from '../../form/EntryForm.tsx';
 import { FormQuantity } from '../../form/FormQuantity.tsx';
 import { useEntryForm } from '../../form/useEntryForm.ts';
 import { useJob } from '../../log/useJob.ts';
@@ -14,14 +15,7 @@ export function PriceForm({ of, currency, onDone }: { of: string; currency: stri
     onDone,
   });
   return (
-    <form
-      noValidate
-      className="grid gap-4"
-      onSubmit={(event) => {
-        event.preventDefault();
-        void form.say();
-      }}
-    >
+    <EntryForm say={() => form.say()} className="grid gap-4">
       <FormQuantity
         form={form}
         name="value"
@@ -33,6 +27,6 @@ export function PriceForm({ of, currency, onDone }: { of: string; currency: stri
         hint="an amount, as 24.50"
       />
       <Strap type="submit">Keep the price</Strap>
-    </form>
+    </EntryForm>
   );
 }

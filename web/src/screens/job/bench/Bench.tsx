@@ -1,9 +1,12 @@
 import {
   descended,
+  evidenceBegun,
   judgePart,
+  judgeReach,
   placesOf,
   sparkActs,
   sparkOf,
+  streamOf,
   unanswered,
   unitOf,
   type ConditionPlace,
@@ -13,6 +16,7 @@ import { useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import { useJob } from '../../../log/useJob.ts';
 import { useNow } from '../../../ui/useNow.ts';
+import { useWords } from '../../../ui/Words.tsx';
 import { FitRow } from '../fit/FitRow.tsx';
 import { TankLayout } from '../tank/TankLayout.tsx';
 import { BenchRow } from './BenchRow.tsx';
@@ -20,6 +24,7 @@ import { Condition } from './condition/Condition.tsx';
 import { OtherFindings } from './condition/OtherFindings.tsx';
 import { PlacePanel } from './condition/PlacePanel.tsx';
 import { SparkPanel } from './condition/SparkPanel.tsx';
+import { StreamPanel } from './evidence/StreamPanel.tsx';
 import { HoldRow } from './hold/HoldRow.tsx';
 import { HoldScreen } from './hold/HoldScreen.tsx';
 import { PartPanel } from './PartPanel.tsx';
@@ -29,7 +34,7 @@ import { UnitApart } from './UnitApart.tsx';
 import { VacuumRow } from './vacuum/VacuumRow.tsx';
 
 /** What is in hand beside the drawings. */
-type Hand = { part: UnitPart } | { place: ConditionPlace } | 'spark' | null;
+type Hand = { part: UnitPart } | { place: ConditionPlace } | 'spark' | 'stream' | null;
 
 /** Bench: the unit apart, the tank opened, what is tried before it goes up; then gate 3 and the ring. */
 export default function Bench() {
@@ -65,6 +70,7 @@ export default function Bench() {
           <FitRow />
           <VacuumRow />
           {state.out && <HoldRow onHold={() => setSearch({ hold: '' })} />}
+          <StreamRow onStream={() => setHand('stream')} />
           <SparkRow onSpark={() => setHand('spark')} />
           <OwnerRow onOwner={() => void navigate(`/jobs/${jobId}/owner`)} />
           <PutInTank />
@@ -75,6 +81,8 @@ export default function Bench() {
           <PartPanel key={part.id} part={part} onDone={backTo(`[data-part-of-unit="${part.id}"]`)} />
         ) : place ? (
           <PlacePanel key={place.id} place={place} onDone={backTo(`[data-place="${place.id}"]`)} />
+        ) : hand === 'stream' ? (
+          <StreamPanel onDone={backTo('[data-action="stream"]')} />
         ) : hand === 'spark' ? (
           <SparkPanel onDone={backTo('[data-action="spark"]')} />
         ) : descended(state) ? (
@@ -83,6 +91,25 @@ export default function Bench() {
           <p className="p-4 text-quiet">Gate 3 stands here once the tank is off the vehicle.</p>
         )
       }
+    />
+  );
+}
+
+/** Bad fuel, or dirt that was found: how far it went. */
+function StreamRow({ onStream }: { onStream: () => void }) {
+  const { state } = useJob();
+  const words = useWords();
+  const stream = streamOf(state);
+  const dirty = Object.values(stream).some((look) => look.wasDirty !== null);
+  if (state.complaint !== 'badFuel' && !evidenceBegun(state) && !dirty) return null;
+  const reach = judgeReach(stream);
+  return (
+    <BenchRow
+      id="stream"
+      outcome={reach.outcome}
+      title="How far the dirt went"
+      text={words(reach.reasons[0]?.text ?? '')}
+      onOpen={onStream}
     />
   );
 }

@@ -1,4 +1,5 @@
 import { alwaysMeasured, figureWord, type FitFigure } from '@iron-cradle/core';
+import { EntryForm } from '../../../form/EntryForm.tsx';
 import { FormQuantity } from '../../../form/FormQuantity.tsx';
 import { useEntryForm } from '../../../form/useEntryForm.ts';
 import { useJob } from '../../../log/useJob.ts';
@@ -36,14 +37,10 @@ function Figure({ figure }: { figure: FitFigure }) {
   const form = useEntryForm({ kind: 'fitMeasured', start: { figure } });
   const shared = { form, dimension, unit, step, decimals: step < 0.1 ? 2 : 1 } as const;
   return (
-    <form
-      noValidate
+    <EntryForm
+      say={() => form.say()}
       className="grid grid-cols-[1fr_1fr] gap-x-3 min-[480px]:grid-cols-[1fr_1fr_auto]"
       data-figure={figure}
-      onSubmit={(event) => {
-        event.preventDefault();
-        void form.say();
-      }}
     >
       <FormQuantity {...shared} name="now" label={`${figureWord[figure]}, new`} />
       <FormQuantity {...shared} name="old" label="old" />
@@ -60,6 +57,6 @@ function Figure({ figure }: { figure: FitFigure }) {
           'Measured'
         )}
       </button>
-    </form>
+    </EntryForm>
   );
 }

@@ -1,9 +1,10 @@
 import { threads } from '@iron-cradle/core';
+import { EntryForm } from '../../../form/EntryForm.tsx';
 import { useState } from 'react';
 import { FormChoice } from '../../../form/FormChoice.tsx';
 import { FormQuantity } from '../../../form/FormQuantity.tsx';
 import { FormSelect } from '../../../form/FormSelect.tsx';
-import { useEntryForm, type EntryForm } from '../../../form/useEntryForm.ts';
+import { useEntryForm, type EntryFormOf } from '../../../form/useEntryForm.ts';
 import { useJob } from '../../../log/useJob.ts';
 
 interface PortPanelProps {
@@ -40,26 +41,19 @@ export function PortPanel({ line, onDone }: PortPanelProps) {
         </button>
       </div>
       {sized && (
-        <form
-          noValidate
-          className="grid gap-3"
-          onSubmit={(event) => {
-            event.preventDefault();
-            void form.say();
-          }}
-        >
+        <EntryForm say={() => form.say()}>
           <EndFields form={form} end="from" label="The line ends in" />
           <EndFields form={form} end="to" label="The new part offers" />
           <button type="submit" className="btn" data-action="port-size">
             How does it go on?
           </button>
-        </form>
+        </EntryForm>
       )}
     </div>
   );
 }
 
-function EndFields({ form, end, label }: { form: EntryForm<'portLaid'>; end: 'from' | 'to'; label: string }) {
+function EndFields({ form, end, label }: { form: EntryFormOf<'portLaid'>; end: 'from' | 'to'; label: string }) {
   const kind = form.watch(`${end}.kind`) as string;
   return (
     <div className="grid gap-2">

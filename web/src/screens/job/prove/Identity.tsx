@@ -1,4 +1,5 @@
 import { useEntryForm } from '../../../form/useEntryForm.ts';
+import { EntryForm } from '../../../form/EntryForm.tsx';
 import { FormChoice } from '../../../form/FormChoice.tsx';
 import { FormQuantity } from '../../../form/FormQuantity.tsx';
 import { FormText } from '../../../form/FormText.tsx';
@@ -25,14 +26,7 @@ export function Identity() {
   return (
     <section aria-label="plate and mileage">
       <h2 className="pb-2 text-24">Plate and mileage</h2>
-      <form
-        noValidate
-        className="grid gap-3"
-        onSubmit={(event) => {
-          event.preventDefault();
-          void form.say({ plate: form.getValues('plate').trim().toUpperCase() });
-        }}
-      >
+      <EntryForm say={() => form.say({ plate: form.getValues('plate').trim().toUpperCase() })}>
         <FormText form={form} name="plate" label="Plate" maxLength={20} expected="one to twenty letters and digits" />
         <div className="grid grid-cols-2 gap-3">
           <FormQuantity form={form} name="mileage" label="Mileage" dimension="count" unit="one" step={1} decimals={0} />
@@ -51,7 +45,7 @@ export function Identity() {
             ? `Kept: ${identity.plate}, ${identity.mileage} ${identity.unit}. Change`
             : 'Keep plate and mileage'}
         </button>
-      </form>
+      </EntryForm>
     </section>
   );
 }

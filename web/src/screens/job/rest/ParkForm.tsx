@@ -1,4 +1,5 @@
 import { FormText } from '../../../form/FormText.tsx';
+import { EntryForm } from '../../../form/EntryForm.tsx';
 import { useEntryForm } from '../../../form/useEntryForm.ts';
 import { useJob } from '../../../log/useJob.ts';
 import { Strap } from '../../../look/Strap.tsx';
@@ -20,18 +21,11 @@ export function ParkForm({ waitsFor, onDone }: { waitsFor: string | undefined; o
       </div>
     );
   return (
-    <form
-      noValidate
-      className="grid gap-3"
-      onSubmit={(event) => {
-        event.preventDefault();
-        void form.say();
-      }}
-    >
+    <EntryForm say={() => form.say()}>
       <FormText form={form} name="reason" label="It rests until" maxLength={200} expected="until what it rests" />
       <Strap type="submit" data-action="park" waitsFor={waitsFor}>
         It rests outside
       </Strap>
-    </form>
+    </EntryForm>
   );
 }

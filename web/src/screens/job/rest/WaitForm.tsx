@@ -1,4 +1,5 @@
 import { usualWaits } from '@iron-cradle/core';
+import { EntryForm } from '../../../form/EntryForm.tsx';
 import { useState } from 'react';
 import { useController } from 'react-hook-form';
 import { FormQuantity } from '../../../form/FormQuantity.tsx';
@@ -33,15 +34,7 @@ export function WaitForm() {
       </div>
     );
   return (
-    <form
-      noValidate
-      aria-label="a wait starts"
-      className="grid gap-3"
-      onSubmit={(event) => {
-        event.preventDefault();
-        void form.say();
-      }}
-    >
+    <EntryForm say={() => form.say()} label="a wait starts">
       <FormText form={form} name="what" label="It waits for" maxLength={80} expected="for what it waits" />
       <div className="grid gap-3 min-[430px]:grid-cols-2">
         <FormQuantity
@@ -72,6 +65,6 @@ export function WaitForm() {
           It starts now
         </button>
       </div>
-    </form>
+    </EntryForm>
   );
 }

@@ -1,4 +1,5 @@
 import { outcomeWord, standingFindings, type Finding, type Outcome, type PlaceLook } from '@iron-cradle/core';
+import { EntryForm } from '../../../../form/EntryForm.tsx';
 import { useState } from 'react';
 import { FormChoice } from '../../../../form/FormChoice.tsx';
 import { FormText } from '../../../../form/FormText.tsx';
@@ -83,14 +84,7 @@ function Found({ finding }: { finding: Finding }) {
 function Other({ place, onDone }: { place: PlaceLook; onDone: () => void }) {
   const form = useEntryForm({ kind: 'finding', start: { what: '', where: place.id }, onDone });
   return (
-    <form
-      noValidate
-      className="grid gap-3"
-      onSubmit={(event) => {
-        event.preventDefault();
-        void form.say();
-      }}
-    >
+    <EntryForm say={() => form.say()}>
       <FormText
         form={form}
         name="what"
@@ -115,6 +109,6 @@ function Other({ place, onDone }: { place: PlaceLook; onDone: () => void }) {
       <button type="submit" className="btn">
         Write it down
       </button>
-    </form>
+    </EntryForm>
   );
 }

@@ -1,4 +1,5 @@
 import { remedies, remediesFor, type Finding, type RemedyId } from '@iron-cradle/core';
+import { EntryForm } from '../../../../form/EntryForm.tsx';
 import { useMemo, useState } from 'react';
 import { FormQuantity } from '../../../../form/FormQuantity.tsx';
 import { useEntryForm } from '../../../../form/useEntryForm.ts';
@@ -99,14 +100,7 @@ function Remedy({ id, finding, onDone }: { id: RemedyId; finding: Finding; onDon
       >
         Done: {remedy.done}, looked at again
       </button>
-      <form
-        noValidate
-        className="grid gap-2"
-        onSubmit={(event) => {
-          event.preventDefault();
-          void form.say();
-        }}
-      >
+      <EntryForm say={() => form.say()} className="grid gap-2">
         <FormQuantity
           form={form}
           name="price"
@@ -119,7 +113,7 @@ function Remedy({ id, finding, onDone }: { id: RemedyId; finding: Finding; onDon
         <button type="submit" className="btn" data-action="ask-owner">
           Ask the owner first
         </button>
-      </form>
+      </EntryForm>
     </div>
   );
 }

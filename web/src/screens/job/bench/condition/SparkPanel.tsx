@@ -1,4 +1,5 @@
 import { sparkActs, sparkOf, wetEnds, type SparkAct } from '@iron-cradle/core';
+import { EntryForm } from '../../../../form/EntryForm.tsx';
 import { useWatch } from 'react-hook-form';
 import { FormChoice } from '../../../../form/FormChoice.tsx';
 import { FormQuantity } from '../../../../form/FormQuantity.tsx';
@@ -36,14 +37,7 @@ export function SparkPanel({ onDone }: { onDone: () => void }) {
         </div>
       )}
       {!state.signed && (
-        <form
-          noValidate
-          className="grid gap-4"
-          onSubmit={(event) => {
-            event.preventDefault();
-            void form.say();
-          }}
-        >
+        <EntryForm say={() => form.say()} className="grid gap-4">
           <FormChoice form={form} name="act" label="What makes it" options={acts} expected="what makes it" />
           <FormChoice
             form={form}
@@ -86,7 +80,7 @@ export function SparkPanel({ onDone }: { onDone: () => void }) {
           <Strap type="submit" data-action="spark">
             Ask
           </Strap>
-        </form>
+        </EntryForm>
       )}
     </HandPanel>
   );

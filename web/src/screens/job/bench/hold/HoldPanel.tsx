@@ -11,7 +11,7 @@ import {
 import { Choice } from '../../../../ui/Choice.tsx';
 import { FormChoice } from '../../../../form/FormChoice.tsx';
 import { FormQuantity } from '../../../../form/FormQuantity.tsx';
-import type { EntryForm } from '../../../../form/useEntryForm.ts';
+import type { EntryFormOf } from '../../../../form/useEntryForm.ts';
 import { useMainUnit } from '../../../../app/units.ts';
 import { useJob } from '../../../../log/useJob.ts';
 import { Shape } from '../../../../look/Shapes.tsx';
@@ -25,7 +25,7 @@ import { TypedReading } from './TypedReading.tsx';
 import type { useReadings } from './useReadings.ts';
 
 interface HoldPanelProps {
-  form: EntryForm<'held'>;
+  form: EntryFormOf<'held'>;
   source: ReturnType<typeof useReadings>;
   judged: HoldJudged | null;
   onDone: () => void;
@@ -148,7 +148,7 @@ function Before() {
 const holeWords: Record<HoleName, string> = { '0.020': '0.5 mm', '0.040': '1.0 mm' };
 
 /** What it is judged by; only whether it was aired has to be said. */
-function Facts({ form }: { form: EntryForm<'held'> }) {
+function Facts({ form }: { form: EntryFormOf<'held'> }) {
   const us = useMainUnit() === 'us';
   const pressure = { dimension: 'pressure', unit: 'Pa', shown: us ? 'inH2O' : 'kPa', decimals: us ? 2 : 3 } as const;
   const aired = form.watch('aired') as boolean | undefined;

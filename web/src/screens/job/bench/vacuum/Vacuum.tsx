@@ -7,6 +7,7 @@ import {
   type Verdict,
   type WayState,
 } from '@iron-cradle/core';
+import { EntryForm } from '../../../../form/EntryForm.tsx';
 import { useState, type ReactNode } from 'react';
 import { FormChoice } from '../../../../form/FormChoice.tsx';
 import { FormQuantity } from '../../../../form/FormQuantity.tsx';
@@ -150,14 +151,7 @@ function Searches() {
 function ValveForm({ valve, tester }: { valve: string; tester: TesterState }) {
   const form = useEntryForm({ kind: 'valveTried', start: { valve, tester } });
   return (
-    <form
-      noValidate
-      className="grid gap-3"
-      onSubmit={(event) => {
-        event.preventDefault();
-        void form.say();
-      }}
-    >
+    <EntryForm say={() => form.say()}>
       <FormChoice
         form={form}
         name="against"
@@ -199,21 +193,14 @@ function ValveForm({ valve, tester }: { valve: string; tester: TesterState }) {
       <button type="submit" className="btn" data-action="valve-judge">
         Judge it
       </button>
-    </form>
+    </EntryForm>
   );
 }
 
 function LineForm({ line, tester }: { line: string; tester: TesterState }) {
   const form = useEntryForm({ kind: 'lineHeld', start: { line, tester } });
   return (
-    <form
-      noValidate
-      className="grid gap-1"
-      onSubmit={(event) => {
-        event.preventDefault();
-        void form.say();
-      }}
-    >
+    <EntryForm say={() => form.say()} className="grid gap-1">
       <div className="grid gap-x-3 min-[480px]:grid-cols-3">
         <FormQuantity
           form={form}
@@ -238,6 +225,6 @@ function LineForm({ line, tester }: { line: string; tester: TesterState }) {
       <button type="submit" className="btn" data-action="line-judge">
         Judge it
       </button>
-    </form>
+    </EntryForm>
   );
 }

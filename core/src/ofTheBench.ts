@@ -71,3 +71,5 @@ export {
   type KeptSample,
   type StreamPoint,
 } from './evidence/index.ts';
+export { planPickup, type PickupPlan, type PlannedPickup } from './pickup/index.ts';
+export { judgeHole, judgeSupport } from './conversion/index.ts';

@@ -264,3 +264,29 @@ describe('bad input', () => {
     expect(judgeUnit(job.state).outcome).toBe('bad');
   });
 });
+
+describe('what a sweep does not show', () => {
+  const heights = { part: 'sender', empty: 260, full: 60, wasEmpty: 230, wasFull: 30 };
+  test('a bent arm outweighs an even sweep, until it is measured straight', () => {
+    const job = start('level');
+    job.say('partSaid', { parts: ['sender'], outcome: 'good' });
+    job.say('armMeasured', heights);
+    const sender = unitOf(job.state.vehicle).parts.find(({ kind }) => kind === 'sender')!;
+    expect(judgePart(job.state, sender).outcome).not.toBe('good');
+    expect(inWords(judgePart(job.state, sender).reasons[0]!.text)).toMatch(/arm is bent/);
+    job.say('armMeasured', { ...heights, empty: 231, full: 30 });
+    // Straight again: what is left is that nobody swept it.
+    expect(inWords(judgePart(job.state, sender).reasons[0]!.text)).toMatch(/not swept/);
+  });
+  test('the old sender in another tank stands on the record', () => {
+    const job = start('rust');
+    job.say('senderKept', { litres: 130, toFloor: 330, empty: 230, full: 20, pickup: 10 });
+    const told = recordLines(job.state).map(({ text }) => inWords(text));
+    expect(told.some((text) => text.startsWith('the old sender in the other tank: at empty'))).toBe(true);
+  });
+  test.each([
+    ['armMeasured', { ...heights, empty: 20 }, /lower below the flange/],
+    ['senderKept', { litres: 130, toFloor: 15, empty: 230, full: 20, pickup: 10 }, /toFloor|deeper/],
+    ['senderKept', { litres: 130, toFloor: 200, empty: 230, full: 20, pickup: 210 }, /less than from opening/],
+  ] as const)('%s %j is refused', (kind, body, why) => expect(() => checkBody(kind, body)).toThrow(why));
+});

@@ -124,3 +124,33 @@ export class PartSwappedBody {
   /** It is the piece before, fitted again: the other one was fitted in error. */
   @IsOptional() @IsBoolean() again?: boolean;
 }
+
+/** The float’s height below the flange at both stops, now and of a sound one. */
+export class ArmMeasuredBody {
+  /** Id of the part. */
+  @IsString() @Length(1, 60) part!: string;
+  /** mm at empty. */
+  @IsNumber() @Min(0) @Max(1200) empty!: number;
+  /** mm at full. */
+  @IsNumber() @Min(0) @Max(1200) full!: number;
+  /** mm at empty, of the one beside it or the file’s. */
+  @IsNumber() @Min(0) @Max(1200) wasEmpty!: number;
+  /** mm at full. */
+  @IsNumber() @Min(0) @Max(1200) wasFull!: number;
+}
+
+/** The old sender goes into another tank. */
+export class SenderKeptBody {
+  /** L it holds. */
+  @IsNumber() @Min(1) @Max(1000) litres!: number;
+  /** mm from its opening to its floor. */
+  @IsNumber() @Min(20) @Max(1200) toFloor!: number;
+  /** mm the float hangs below the flange at empty. */
+  @IsNumber() @Min(0) @Max(1200) empty!: number;
+  /** mm at full. */
+  @IsNumber() @Min(0) @Max(1200) full!: number;
+  /** mm the pick-up’s end stands above its floor. */
+  @IsNumber() @Min(0) @Max(300) pickup!: number;
+  /** Share of the needle at which the lamp comes on. */
+  @IsOptional() @IsNumber() @Min(0) @Max(1) lamp?: number;
+}

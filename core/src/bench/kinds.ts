@@ -1,28 +1,14 @@
-import { castDraft, type Draft } from 'immer';
 import { seen } from '../basis/index.ts';
 import { InputError } from '../errors/index.ts';
-import { defineKind, type Moment } from '../kernel/index.ts';
+import { defineKind } from '../kernel/index.ts';
 import { judgeRun, leastVolts } from '../pump/index.ts';
 import { judgeNeedle, judgeSweep } from '../sender/index.ts';
 import type { VehicleSlice } from '../vehicle/index.ts';
-import type { Verdict } from '../verdict/index.ts';
 import { PartSaidBody, PartSwappedBody, PumpRanBody, SweptBody } from './bodies.ts';
-import { partOf, type BenchSlice, type How } from './slice.ts';
+import { partOf, type BenchSlice } from './slice.ts';
+import { add, written } from './words.ts';
 
 type Facts = BenchSlice & VehicleSlice;
-
-const written = (part: string): string => `part:${part}`;
-
-/** Adds a word to the piece that goes back. */
-function add(
-  own: Draft<BenchSlice>,
-  part: string,
-  { how, verdict, moment }: { how: How; verdict: Verdict; moment: Moment },
-) {
-  const list = (own.pieces[part] ??= [{ called: null, tag: null, words: [] }]);
-  const { id, by, at } = moment;
-  list.at(-1)!.words.push(castDraft({ id, by, at, how, verdict }));
-}
 
 /** Parts were looked at. */
 export const partSaid = defineKind<'partSaid', PartSaidBody, BenchSlice, Facts>({

@@ -1,10 +1,11 @@
 import { defineSlice, type RecordLine, type Stamp } from '../kernel/index.ts';
 import { say, type Sentence } from '../quantity/index.ts';
+import type { NeedleMeans } from '../sender/index.ts';
 import { unitOf, type UnitPart, type VehicleSlice } from '../vehicle/index.ts';
 import { gravestFirst, type Verdict } from '../verdict/index.ts';
 
 /** How somebody came to a word about a part. */
-export type How = 'looked' | 'swept' | 'run';
+export type How = 'looked' | 'swept' | 'run' | 'measured';
 
 /** A word about a part. */
 export interface PartWord extends Stamp {
@@ -28,22 +29,24 @@ export interface Piece {
 export interface BenchSlice {
   /** By part: what came out, then everything that went in for it; the last one goes back. */
   pieces: Readonly<Record<string, readonly Piece[]>>;
+  /** What the old sender’s needle means in another tank; null: nobody asked. */
+  needle: (NeedleMeans & Stamp) | null;
 }
 
 /**
- * The word that counts of a piece: the graver of its test and its newest look, the test where they agree. A look shows no dead
+ * The word that counts of a piece: the gravest of its test, its newest look and its newest measuring, the test where they agree. A look shows no dead
  * spot, and a sweep no float that fills.
  *
  * @example wordOf(piece)?.verdict.outcome
  */
 export function wordOf({ words }: Piece): PartWord | null {
-  const said = [testOf(words), words.findLast((word) => word.how === 'looked')];
+  const said = [testOf(words), ...(['looked', 'measured'] as const).map((how) => words.findLast((w) => w.how === how))];
   return gravest(said.flatMap((word) => word ?? []));
 }
 
 /** The newest run of a pump; of a sender every whole sweep counts: sweeping wipes it clean, so a later one proves nothing back. */
 function testOf(words: readonly PartWord[]): PartWord | null {
-  const last = words.findLast((word) => word.how !== 'looked');
+  const last = words.findLast((word) => word.how === 'swept' || word.how === 'run');
   if (last?.how !== 'swept') return last ?? null;
   return gravest(words.filter((word) => word.how === 'swept' && word.verdict.outcome !== 'unknown')) ?? last;
 }
@@ -62,9 +65,10 @@ export const partOf = ({ vehicle }: VehicleSlice, id: string): UnitPart | undefi
 /** Holds what was done on the bench. */
 export const benchSlice = defineSlice<BenchSlice, BenchSlice & VehicleSlice>({
   name: 'bench',
-  start: () => ({ pieces: {} }),
-  record: (state): RecordLine[] =>
-    Object.entries(state.pieces).flatMap(([id, list]) => {
+  start: () => ({ pieces: {}, needle: null }),
+  record: (state): RecordLine[] => [
+    ...needleLines(state),
+    ...Object.entries(state.pieces).flatMap(([id, list]) => {
       const name = partOf(state, id)?.name ?? id;
       const tested = list.filter((piece) => piece.words.some((word) => word.how !== 'looked'));
       if (list.length < 2 && tested.length === 0) return [];
@@ -83,7 +87,18 @@ export const benchSlice = defineSlice<BenchSlice, BenchSlice & VehicleSlice>({
         },
       ];
     }),
+  ],
 });
+
+const needleLines = ({ needle }: BenchSlice): RecordLine[] =>
+  needle
+    ? needle.verdict.reasons.map(({ text }) => ({
+        under: 'bench',
+        text: say`the old sender in the other tank: ${text}`,
+        by: needle.by,
+        at: needle.at,
+      }))
+    : [];
 
 /** “pump out: 31 of 64 L/h; pump “90 L/h” in: it delivers what it is rated for”. */
 function pieceWords(name: string, piece: Piece, { out, first }: { out: boolean; first: boolean }): Sentence {

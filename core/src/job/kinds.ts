@@ -1,7 +1,8 @@
 import { COMPARE, fitMeasured, portLaid } from '../fit/index.ts';
 import { held } from '../hold/index.ts';
 import { answerKind } from '../questions/index.ts';
-import { partSaid, partSwapped, pumpRan, swept } from '../bench/index.ts';
+import { armMeasured, partSaid, partSwapped, pumpRan, senderKept, swept } from '../bench/index.ts';
+import { holePlanned, supportPlanned } from '../conversion/index.ts';
 import { finding, spark } from '../condition/index.ts';
 import { pressure, PUMP_RUNS, SCHOOL } from '../depressurise/index.ts';
 import { QUICK_TEST } from '../diagnosis/index.ts';
@@ -42,6 +43,7 @@ import {
 import { lineHeld, searched, valveTried } from '../vacuum/index.ts';
 import { HERE, KIT } from '../needed/index.ts';
 import { approval, complaintAgain, complaintTest, identity, opened, shopFigures } from '../order/index.ts';
+import { pickupPlanned, screensKnown } from '../pickup/index.ts';
 import { battery, keyOff, keyOn, vehicleMoved } from '../power/index.ts';
 import { jointSeen } from '../proof/index.ts';
 import { PRICE } from '../quote/index.ts';
@@ -136,6 +138,10 @@ export const kinds = [
   lineHeld,
   finding,
   spark,
+  holePlanned,
+  supportPlanned,
+  pickupPlanned,
+  screensKnown,
   streamLooked,
   sampleKept,
   sampleHanded,
@@ -148,6 +154,8 @@ export const kinds = [
   swept,
   pumpRan,
   partSwapped,
+  armMeasured,
+  senderKept,
   signedKind(owed),
   addendum,
   countersigned,

@@ -12,6 +12,8 @@ export function resourceName(state: Pick<JobState, 'vehicle' | 'items' | 'extras
   const { kind, id } = splitKey(key);
   if (key === 'pose') return 'where the tank hangs';
   if (key === 'fuel') return 'the litres';
+  if (kind === 'pickup') return 'where a pick-up is cut';
+  if (kind === 'conversion') return 'what is converted';
   if (kind === 'stream') return 'how clean it is';
   if (kind === 'sample') return 'a sample';
   if (kind === 'proposal') return 'what the owner said';

@@ -1,4 +1,5 @@
 import { benchSlice } from '../bench/index.ts';
+import { conversionSlice } from '../conversion/index.ts';
 import { conditionSlice } from '../condition/index.ts';
 import { pressureSlice } from '../depressurise/index.ts';
 import { evidenceSlice } from '../evidence/index.ts';
@@ -11,6 +12,7 @@ import { journalSlice } from '../journal/index.ts';
 import { ledgerSlice } from '../ledger/index.ts';
 import { ownerSlice } from '../owner/index.ts';
 import { orderSlice } from '../order/index.ts';
+import { pickupSlice } from '../pickup/index.ts';
 import { powerSlice } from '../power/index.ts';
 import { proofSlice } from '../proof/index.ts';
 import { answersSlice } from '../questions/index.ts';
@@ -33,6 +35,8 @@ export const slices = [
   torqueSlice,
   proofSlice,
   conditionSlice,
+  conversionSlice,
+  pickupSlice,
   evidenceSlice,
   ownerSlice,
   benchSlice,

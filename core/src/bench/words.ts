@@ -1,0 +1,18 @@
+import { castDraft, type Draft } from 'immer';
+import type { Moment } from '../kernel/index.ts';
+import type { Verdict } from '../verdict/index.ts';
+import type { BenchSlice, How } from './slice.ts';
+
+/** The resource a word about a part writes. @example written('pump') // 'part:pump' */
+export const written = (part: string): string => `part:${part}`;
+
+/** Adds a word to the piece that goes back. @example add(own, 'pump', { how: 'run', verdict, moment }) */
+export function add(
+  own: Draft<BenchSlice>,
+  part: string,
+  { how, verdict, moment }: { how: How; verdict: Verdict; moment: Moment },
+): void {
+  const list = (own.pieces[part] ??= [{ called: null, tag: null, words: [] }]);
+  const { id, by, at } = moment;
+  list.at(-1)!.words.push(castDraft({ id, by, at, how, verdict }));
+}

@@ -132,8 +132,8 @@ function edge({ hole, boltCircle, bolt }: HolePlan): Found[] {
 
 function flat({ outOfFlat, squeeze }: HolePlan): Found {
   const most = squeeze * (1 - FLAT);
-  const figure = say`${mm(outOfFlat, outOfFlat, 0.1)}`;
-  const limit = say`${mm(most, most, 0.1)}`;
+  const figure = say`${mm(outOfFlat, outOfFlat, 1)}`;
+  const limit = say`${mm(most, most, 1)}`;
   if (outOfFlat > most)
     return {
       outcome: 'bad',

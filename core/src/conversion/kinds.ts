@@ -4,7 +4,7 @@ import { defineKind, defineSlice, type Debt, type RecordLine, type Stamp } from 
 import { say } from '../quantity/index.ts';
 import { gravestFirst, type Verdict } from '../verdict/index.ts';
 import { HolePlannedBody, SupportPlannedBody } from './bodies.ts';
-import { judgeHole } from './hole.ts';
+import { judgeHole, type HolePlan } from './hole.ts';
 import { judgeSupport } from './support.ts';
 
 /** What was judged before it was made. */
@@ -15,8 +15,8 @@ type Planned = Stamp & {
 
 /** What is changed on tank and support. */
 export interface ConversionSlice {
-  /** The hole; null: none is planned. */
-  hole: Planned | null;
+  /** The hole, and what it was measured by; null: none is planned. */
+  hole: (Planned & { plan: HolePlan }) | null;
   /** What carries it; null: as it was made. */
   carries: Planned | null;
 }
@@ -64,8 +64,10 @@ export const holePlanned = defineKind<'holePlanned', HolePlannedBody, Conversion
     if (boltCircle !== undefined && !(boltCircle > hole))
       throw new InputError('body.boltCircle', String(boltCircle), 'wider than the hole');
   },
-  apply: (own, { boltCircle, ...plan }, { moment: { id, by, at } }) =>
-    void (own.hole = castDraft({ id, by, at, verdict: judgeHole({ ...plan, boltCircle: boltCircle ?? null }) })),
+  apply: (own, body, { moment: { id, by, at } }) => {
+    const plan = { ...body, boltCircle: body.boltCircle ?? null };
+    own.hole = castDraft({ id, by, at, plan, verdict: judgeHole(plan) });
+  },
   touches: () => ({ reads: [], writes: ['conversion:hole'] }),
   words: () => 'a hole measured before it is made',
   arbitrary: (f) =>

@@ -5,13 +5,13 @@ import { say } from '../quantity/index.ts';
 import type { VehicleFile, VehicleSlice } from '../vehicle/index.ts';
 import type { Verdict } from '../verdict/index.ts';
 import { PickupPlannedBody, ScreensKnownBody } from './bodies.ts';
-import { planPickup, type PickupJudged } from './cut.ts';
+import { planPickup, type PickupJudged, type PickupPlan } from './cut.ts';
 import { judgeScreens, type ScreensJudged } from './screens.ts';
 
 /** A pick-up as it was planned. */
 export interface PlannedPickup extends Stamp {
-  /** Whose. */
-  serves: 'engine' | 'heater';
+  /** What it was planned by. */
+  plan: PickupPlan;
   /** Where to cut; null where it can’t be reckoned. */
   cut: number | null;
   /** mm its end stands above the floor; null where it can’t be reckoned. */
@@ -54,7 +54,7 @@ export const pickupSlice = defineSlice<PickupSlice, PickupSlice & VehicleSlice>(
   name: 'pickup',
   start: () => ({ pickups: [], screens: null }),
   record: ({ pickups, screens }): RecordLine[] => [
-    ...pickups.map(({ serves, verdict, by, at }): RecordLine => ({
+    ...pickups.map(({ plan: { serves }, verdict, by, at }): RecordLine => ({
       under: 'bench',
       text: say`pick-up of the ${serves}: ${verdict.reasons.map(({ text }) => text).reduce((a, b) => say`${a}; ${b}`)}`,
       by,
@@ -86,7 +86,7 @@ export const pickupPlanned = defineKind<'pickupPlanned', PickupPlannedBody, Pick
   },
   apply: (own, body, { moment: { id, by, at }, facts }) => {
     const { cut, above, verdict } = plannedOr(facts.vehicle, body);
-    own.pickups.push(castDraft({ id, by, at, serves: body.serves, cut, above, verdict }));
+    own.pickups.push(castDraft({ id, by, at, plan: body, cut, above, verdict }));
   },
   touches: ({ serves }) => ({ reads: [], writes: [`pickup:${serves}`] }),
   words: ({ serves }) => `pick-up of the ${serves} planned`,

@@ -320,5 +320,26 @@ export function demoJobs(now: Date): Entry[][] {
     .log('sampleKept', { of: 'tank', sealed: true, with: 'the shop, cold shelf', tag: 100 }, 2)
     .down();
 
-  return [van4, minibus, pickup, saloon, van9, pickup5].map((story) => story.entries);
+  const pickup7 = new Story('demo-pickup-7', ago(26))
+    .log('opened', {
+      name: 'Pickup 7',
+      complaint: 'biggerTank',
+      vehicle: { ...file('archetype-rail'), name: 'Pickup 7, the long tank', fuel: 'diesel' },
+      gauge: 0.25,
+    })
+    .log(
+      'complaintTest',
+      {
+        test: 'new tank against old: ports, straps, length, ohms',
+        result: 'shown',
+        words: 'longer by 180 mm; no port for the return seen yet',
+      },
+      15,
+    )
+    .safe()
+    .drainTo([17])
+    .down()
+    .log('wait', { what: 'part on order', state: 'start', until: ago(-72).toISOString(), bay: false }, 4);
+
+  return [van4, minibus, pickup, saloon, van9, pickup5, pickup7].map((story) => story.entries);
 }

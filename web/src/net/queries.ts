@@ -31,6 +31,8 @@ export interface Shop {
   lying: number;
   /** Minutes it costs to call a second pair of hands. */
   helper: number;
+  /** How many times its weight a bump makes of a tank; null: not set. */
+  shock?: number | null;
   /** What it takes for its work. */
   prices: ShopPrices;
   /** What it has to work with: L/min, mm, m, L, kg. */

@@ -54,6 +54,7 @@ export function Rules({ shop, may, kept, onKept }: RulesProps) {
             step={1}
             decimals={0}
           />
+          <FormQuantity {...amount} name="shock" label="A bump makes so many times its weight; empty: not set" />
         </Group>
         <Group title="Prices, for quotes">
           <FormText form={form} name="prices.currency" label="Currency, as it is written" maxLength={6} />

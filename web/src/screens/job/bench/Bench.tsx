@@ -1,40 +1,30 @@
-import {
-  descended,
-  evidenceBegun,
-  judgePart,
-  judgeReach,
-  placesOf,
-  sparkActs,
-  sparkOf,
-  streamOf,
-  unanswered,
-  unitOf,
-  type ConditionPlace,
-  type UnitPart,
-} from '@iron-cradle/core';
+import { descended, judgePart, placesOf, unitOf, type ConditionPlace, type UnitPart } from '@iron-cradle/core';
 import { useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import { useJob } from '../../../log/useJob.ts';
-import { useNow } from '../../../ui/useNow.ts';
-import { useWords } from '../../../ui/Words.tsx';
 import { FitRow } from '../fit/FitRow.tsx';
 import { TankLayout } from '../tank/TankLayout.tsx';
-import { BenchRow } from './BenchRow.tsx';
+import { ConversionRow, OwnerRow, PickupRow, SparkRow, StreamRow } from './AskedRows.tsx';
 import { Condition } from './condition/Condition.tsx';
 import { OtherFindings } from './condition/OtherFindings.tsx';
 import { PlacePanel } from './condition/PlacePanel.tsx';
 import { SparkPanel } from './condition/SparkPanel.tsx';
 import { StreamPanel } from './evidence/StreamPanel.tsx';
+import { ConversionPanel } from './conversion/ConversionPanel.tsx';
 import { HoldRow } from './hold/HoldRow.tsx';
 import { HoldScreen } from './hold/HoldScreen.tsx';
 import { PartPanel } from './PartPanel.tsx';
+import { PickupPanel } from './pickup/PickupPanel.tsx';
 import { PutInTank } from './PutInTank.tsx';
 import { Ring } from './Ring.tsx';
 import { UnitApart } from './UnitApart.tsx';
 import { VacuumRow } from './vacuum/VacuumRow.tsx';
 
 /** What is in hand beside the drawings. */
-type Hand = { part: UnitPart } | { place: ConditionPlace } | 'spark' | 'stream' | null;
+type Hand = { part: UnitPart } | { place: ConditionPlace } | keyof typeof panels | null;
+
+/** What is asked on the bench beside unit and tank. */
+const panels = { spark: SparkPanel, stream: StreamPanel, pickup: PickupPanel, conversion: ConversionPanel };
 
 /** Bench: the unit apart, the tank opened, what is tried before it goes up; then gate 3 and the ring. */
 export default function Bench() {
@@ -50,6 +40,7 @@ export default function Bench() {
     setHand(null);
   };
   const place = placesOf(state.vehicle).find(({ id }) => id === at);
+  const Panel = typeof hand === 'string' ? panels[hand] : null;
   const unitFirst = unitOf(state.vehicle).parts.some((one) => {
     const { outcome } = judgePart(state, one);
     return outcome === 'bad' || outcome === 'unknown';
@@ -70,6 +61,8 @@ export default function Bench() {
           <FitRow />
           <VacuumRow />
           {state.out && <HoldRow onHold={() => setSearch({ hold: '' })} />}
+          <PickupRow onPickup={() => setHand('pickup')} />
+          <ConversionRow onConversion={() => setHand('conversion')} />
           <StreamRow onStream={() => setHand('stream')} />
           <SparkRow onSpark={() => setHand('spark')} />
           <OwnerRow onOwner={() => void navigate(`/jobs/${jobId}/owner`)} />
@@ -81,72 +74,14 @@ export default function Bench() {
           <PartPanel key={part.id} part={part} onDone={backTo(`[data-part-of-unit="${part.id}"]`)} />
         ) : place ? (
           <PlacePanel key={place.id} place={place} onDone={backTo(`[data-place="${place.id}"]`)} />
-        ) : hand === 'stream' ? (
-          <StreamPanel onDone={backTo('[data-action="stream"]')} />
-        ) : hand === 'spark' ? (
-          <SparkPanel onDone={backTo('[data-action="spark"]')} />
+        ) : Panel ? (
+          <Panel onDone={backTo(`[data-action="${String(hand)}"]`)} />
         ) : descended(state) ? (
           <Ring onUp={() => void navigate(`/jobs/${jobId}/refit`)} />
         ) : (
           <p className="p-4 text-quiet">Gate 3 stands here once the tank is off the vehicle.</p>
         )
       }
-    />
-  );
-}
-
-/** Bad fuel, or dirt that was found: how far it went. */
-function StreamRow({ onStream }: { onStream: () => void }) {
-  const { state } = useJob();
-  const words = useWords();
-  const stream = streamOf(state);
-  const dirty = Object.values(stream).some((look) => look.wasDirty !== null);
-  if (state.complaint !== 'badFuel' && !evidenceBegun(state) && !dirty) return null;
-  const reach = judgeReach(stream);
-  return (
-    <BenchRow
-      id="stream"
-      outcome={reach.outcome}
-      title="How far the dirt went"
-      text={words(reach.reasons[0]?.text ?? '')}
-      onOpen={onStream}
-    />
-  );
-}
-
-/** When a spark is allowed; a touch asks. */
-function SparkRow({ onSpark }: { onSpark: () => void }) {
-  const { state } = useJob();
-  const last = sparkOf(state, useNow(15_000));
-  return (
-    <BenchRow
-      id="spark"
-      outcome={last?.verdict.outcome ?? 'unknown'}
-      title="A spark, heat, a drill"
-      text={last ? sparkActs[last.act] : 'asked each time: it follows from what is wet, near and in the air'}
-      onOpen={onSpark}
-    />
-  );
-}
-
-/** What the owner is asked; a touch opens the owner’s page. */
-function OwnerRow({ onOwner }: { onOwner: () => void }) {
-  const { state } = useJob();
-  const open = unanswered(state).length;
-  const all = state.proposals.filter(({ closed }) => closed?.as !== 'dropped').length;
-  return (
-    <BenchRow
-      id="owner"
-      outcome={open > 0 ? 'doubtful' : all > 0 ? 'good' : 'unknown'}
-      title="The owner’s page"
-      text={
-        all === 0
-          ? 'what was found, what pays while it is down: one list to say yes to'
-          : open > 0
-            ? `${open} of ${all} not answered`
-            : 'every line answered'
-      }
-      onOpen={onOwner}
     />
   );
 }

@@ -12,6 +12,7 @@ import { PhotoButton, Photos } from '../Photos.tsx';
 import { foundOf } from './foundOf.ts';
 import { HandPanel } from './HandPanel.tsx';
 import { PumpRun } from './PumpRun.tsx';
+import { ArmForm } from './sender/ArmForm.tsx';
 import { Sweep } from './Sweep.tsx';
 
 /** One part in hand: how it stands, its test, what is seen, and what goes in for it. */
@@ -33,6 +34,7 @@ export function PartPanel({ part, onDone }: { part: UnitPart; onDone: () => void
         <>
           {verdict.outcome === 'bad' && <Swap part={part} bad />}
           {part.kind === 'pump' && <PumpRun key={piece.called ?? 'old'} part={part} />}
+          {part.kind === 'sender' && <ArmForm key={`arm ${piece.called ?? 'old'}`} part={part} />}
           {part.kind === 'sender' && <Sweep key={piece.called ?? 'old'} part={part} />}
           <div className="grid grid-cols-2 gap-3" role="group" aria-label="what is seen">
             <button type="button" className="btn" data-said="good" onClick={() => void say('good')}>

@@ -66,6 +66,27 @@ export const complaintKinds: readonly ComplaintKind[] = [
     minutes: 15,
     why: 'compare before anything is opened',
   },
+  {
+    id: 'fades',
+    name: 'Fades under load',
+    test: 'drive it until it fades, gauge in sight: do flow and pressure fall with it?',
+    minutes: 15,
+    why: 'half-split before any drop: cap, can, other tank, filter, suction are minutes each',
+  },
+  {
+    id: 'addedPickup',
+    name: 'Pick-up added',
+    test: 'recess above, opening to floor and float measured where it shall go',
+    minutes: 15,
+    why: 'measured before a hole is made: what strikes, strikes when the tank is home',
+  },
+  {
+    id: 'screens',
+    name: 'Screens due',
+    test: 'flow and pressure under load, before and after',
+    minutes: 15,
+    why: 'screens that are not dirty are not the cause; booked for when the tank is low',
+  },
 ];
 
 /** What is known of a complaint. @example complaintOf('pump').name */

@@ -127,6 +127,21 @@ describe('must it come down?', () => {
     expect(told('rust', { probe: 'yes' }).verdict.outcome).toBe('good');
   });
 
+  test('fades: halved by what is cheapest to swap, before any drop', () => {
+    const points = (answers: Record<string, string>) =>
+      told('fades', answers).tests.find((t) => t.judged)!.judged!.points;
+    expect(points({ capLoose: 'yes' })).toBe('elsewhere');
+    expect(points({ fromCan: 'yes' })).toBe('tank');
+    expect(points({ fromCan: 'no' })).toBe('elsewhere');
+    expect(points({ flowLoad: 'no' })).toBe('elsewhere');
+    expect(points({ otherTank: 'yes' })).toBe('tank');
+    // Sound below 0.15 bar under the air, restricted above 0.25; common practice, no source.
+    expect(points({ suction: '0.1' })).toBe('elsewhere');
+    expect(points({ suction: '0.3' })).toBe('tank');
+    expect(points({ suction: '0.2' })).toBe('nowhere');
+    expect(told('fades', { capLoose: 'yes' }).verdict.outcome).toBe('bad');
+  });
+
   test('a bigger tank needs no test to come down', () => expect(told('biggerTank', {}).verdict.outcome).toBe('good'));
 
   test('whatever was answered, it never fails, and one pointer elsewhere halts unless the tank was seen wrong', () => {

@@ -23,6 +23,11 @@ const SETTLES: Record<string, number> = {
   sample: 0.7,
   probe: 0.6,
   cap: 0.4,
+  flowLoad: 0.4,
+  capLoose: 0.25,
+  fromCan: 0.6,
+  otherTank: 0.3,
+  suction: 0.5,
 };
 
 /** What a test decides for each minute it takes. @example decidesPerMinute(fuse) // 0.125 */

@@ -36,7 +36,7 @@ export interface QuickTest {
   how: string;
   /** What is read: a quantity, or one of some words. */
   reads:
-    | { dimension: 'voltage' | 'resistance'; unit: string; open?: boolean }
+    | { dimension: 'voltage' | 'resistance' | 'pressure'; unit: string; open?: boolean }
     | { words: { value: string; label: string }[] };
   /** What a reading says: an SI number, or the word that was chosen. */
   judge: (value: number | string, against: Against) => Judged;

@@ -1,5 +1,6 @@
 import type { Complaint } from '../order/index.ts';
 import { chooses, say, type QuickTest } from './judged.ts';
+import { capLoose, flowLoad, fromCan, otherTank, suction } from './fades.ts';
 import { needle, sender } from './level.ts';
 
 /** Most that may be lost in the feed and in the ground under load, V. Common practice, no source. */
@@ -155,4 +156,7 @@ export const quickTests: Record<Complaint, readonly QuickTest[]> = {
     }),
   ],
   biggerTank: [],
+  fades: [flowLoad, capLoose, fromCan, otherTank, suction, filter],
+  addedPickup: [],
+  screens: [flowLoad, suction, filter],
 };

@@ -25,7 +25,7 @@ const lines: { id: string; name: string; why: string; for: readonly string[] }[]
     id: 'threads',
     name: 'threads and tube sizes',
     why: 'a thread nobody can name stops the job',
-    for: ['biggerTank', 'pump', 'leak', 'rust'],
+    for: ['biggerTank', 'pump', 'leak', 'rust', 'addedPickup'],
   },
   {
     id: 'functions',
@@ -63,7 +63,7 @@ const lines: { id: string; name: string; why: string; for: readonly string[] }[]
     id: 'filter',
     name: 'filter: ports, flow arrow, pressure',
     why: 'turned about or too weak it bursts or starves',
-    for: ['badFuel', 'pump'],
+    for: ['badFuel', 'pump', 'fades', 'screens'],
   },
   {
     id: 'bore',

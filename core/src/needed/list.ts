@@ -118,6 +118,30 @@ export function neededFor(state: NeededFacts): Needed[] {
       count: 1,
       why: 'the chain of sizes is only whole when every step of it lies on the bench',
     });
+  if (complaint === 'addedPickup')
+    need('pickup', {
+      name: 'the pick-up, longer than it will be, with its fitting and seal',
+      kind: 'part',
+      rule: 'always',
+      count: 1,
+      why: 'cut to measure on the bench: long first, a second cut can be made',
+    });
+  if (complaint === 'screens' || complaint === 'fades')
+    need('strainer', {
+      name: 'screens or strainer',
+      kind: 'part',
+      rule: 'ifBad',
+      count: 1,
+      why: 'torn or swollen ones are not cleaned',
+    });
+  if (complaint === 'screens' || complaint === 'fades')
+    need('filter', {
+      name: 'fuel filter',
+      kind: 'part',
+      rule: 'always',
+      count: 1,
+      why: 'cut the old one open: it tells how far the dirt went',
+    });
   if (complaint === 'pump' || complaint === 'badFuel') {
     need('strainer', {
       name: 'strainer',

@@ -18,7 +18,18 @@ import type { VehicleFile } from '../vehicle/index.ts';
 import type { ShopFigures } from './shop.ts';
 
 /** Why a job is opened. */
-export const complaints = ['pump', 'level', 'leak', 'rust', 'badFuel', 'hose', 'biggerTank'] as const;
+export const complaints = [
+  'pump',
+  'level',
+  'leak',
+  'rust',
+  'badFuel',
+  'hose',
+  'biggerTank',
+  'fades',
+  'addedPickup',
+  'screens',
+] as const;
 /** One of the complaints. */
 export type Complaint = (typeof complaints)[number];
 

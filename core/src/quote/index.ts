@@ -64,6 +64,9 @@ const BENCH: Record<Complaint, Span> = {
   badFuel: { lo: 45, typ: 90, hi: 240 },
   hose: { lo: 15, typ: 30, hi: 60 },
   biggerTank: { lo: 30, typ: 60, hi: 150 },
+  fades: { lo: 30, typ: 60, hi: 150 },
+  addedPickup: { lo: 40, typ: 75, hi: 150 },
+  screens: { lo: 20, typ: 40, hi: 90 },
 };
 
 /** A stud that breaks, minutes; none does at the best. Common practice, no source. */
@@ -203,6 +206,9 @@ const benchWord: Record<Complaint, string> = {
   badFuel: 'wash, dry, filter',
   hose: 'hoses and joints',
   biggerTank: 'fit out the other tank',
+  fades: 'screens, pick-up, tank inside',
+  addedPickup: 'make and fit the pick-up',
+  screens: 'clean or change the screens',
 };
 
 const two = (value: number): number => Number(value.toFixed(2));

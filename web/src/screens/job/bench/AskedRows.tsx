@@ -12,7 +12,7 @@ export function PickupRow({ onPickup }: { onPickup: () => void }) {
   const has =
     unitOf(state.vehicle).parts.some(({ kind }) => kind === 'pickup' || kind === 'footValve') ||
     state.vehicle.connections.some(({ kind }) => kind === 'heater') ||
-    state.complaint === 'biggerTank';
+    ['biggerTank', 'addedPickup', 'screens', 'fades'].includes(state.complaint);
   if (!has && !last && !state.screens) return null;
   return (
     <BenchRow
@@ -34,7 +34,7 @@ export function ConversionRow({ onConversion }: { onConversion: () => void }) {
   const { state } = useJob();
   const words = useWords();
   const planned = [state.hole, state.carries, state.needle].flatMap((one) => one ?? []);
-  if (state.complaint !== 'biggerTank' && planned.length === 0) return null;
+  if (state.complaint !== 'biggerTank' && state.complaint !== 'addedPickup' && planned.length === 0) return null;
   const first = planned[0];
   return (
     <BenchRow
@@ -55,7 +55,8 @@ export function StreamRow({ onStream }: { onStream: () => void }) {
   const words = useWords();
   const stream = streamOf(state);
   const dirty = Object.values(stream).some((look) => look.wasDirty !== null);
-  if (state.complaint !== 'badFuel' && !evidenceBegun(state) && !dirty) return null;
+  const about = ['badFuel', 'fades', 'screens'].includes(state.complaint);
+  if (!about && !evidenceBegun(state) && !dirty) return null;
   const reach = judgeReach(stream);
   return (
     <BenchRow

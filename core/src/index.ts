@@ -127,6 +127,7 @@ export {
   type Decided,
   type RawEntry,
   type Refusal,
+  type RecordLine,
 } from './kernel/index.ts';
 export { lessons, taught, type Lesson } from './learning/index.ts';
 export {

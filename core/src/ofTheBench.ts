@@ -1,4 +1,5 @@
 // What the subjects of the bench give to others; index.ts passes it on.
+export { buildSteps, judgeBuilt, judgeRung, ladderOf, LIFT_OUT, nextRung, type RungId } from './bench/index.ts';
 export { judgePart, judgeUnit, partOf, pieceOf, unitBegun, wordOf, type Piece } from './bench/index.ts';
 export {
   placesOf,

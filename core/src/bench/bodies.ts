@@ -19,6 +19,7 @@ import {
   ValidateNested,
 } from 'class-validator';
 import { Written } from '../checked/index.ts';
+import { rungIds, type RungId } from './opening.ts';
 
 /** A word about parts of the unit: looked at, and what was seen. */
 export class PartSaidBody {
@@ -153,4 +154,16 @@ export class SenderKeptBody {
   @IsNumber() @Min(0) @Max(300) pickup!: number;
   /** Share of the needle at which the lamp comes on. */
   @IsOptional() @IsNumber() @Min(0) @Max(1) lamp?: number;
+}
+
+/** A rung was tried. */
+export class RingTriedBody {
+  /** Which. */
+  @IsIn(rungIds) rung!: RungId;
+}
+
+/** A step of putting the unit together. */
+export class BuiltBody {
+  /** `groove`, or the id of a part. */
+  @IsString() @Length(1, 60) step!: string;
 }

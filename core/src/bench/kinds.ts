@@ -5,6 +5,7 @@ import { judgeRun, leastVolts } from '../pump/index.ts';
 import { judgeNeedle, judgeSweep } from '../sender/index.ts';
 import type { VehicleSlice } from '../vehicle/index.ts';
 import { PartSaidBody, PartSwappedBody, PumpRanBody, SweptBody } from './bodies.ts';
+import { buildSteps } from './assembly.ts';
 import { partOf, type BenchSlice } from './slice.ts';
 import { add, written } from './words.ts';
 
@@ -111,8 +112,12 @@ export const partSwapped = defineKind<'partSwapped', PartSwappedBody, BenchSlice
   kind: 'partSwapped',
   version: 1,
   Body: PartSwappedBody,
-  apply: (own, { part, with: called, tag, again }, { tell }) => {
+  apply: (own, { part, with: called, tag, again }, { moment, tell, facts }) => {
     tell('unitChanged', {});
+    // What sits on it comes off with it.
+    const steps = buildSteps(facts).map(({ id }) => id);
+    const from = steps.indexOf(part);
+    own.built = own.built.filter(({ id, step }) => !moment.knew(id) || from < 0 || steps.indexOf(step) < from);
     const list = (own.pieces[part] ??= [{ called: null, tag: null, words: [] }]);
     const before = list.at(-2);
     // Fitted in error and taken out again: what was there before goes back, with all that was said of it.

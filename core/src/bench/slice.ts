@@ -1,5 +1,6 @@
 import { defineSlice, type RecordLine, type Stamp } from '../kernel/index.ts';
 import { say, type Sentence } from '../quantity/index.ts';
+import type { RungId } from './opening.ts';
 import type { NeedleMeans } from '../sender/index.ts';
 import { unitOf, type UnitPart, type VehicleSlice } from '../vehicle/index.ts';
 import { gravestFirst, type Verdict } from '../verdict/index.ts';
@@ -29,6 +30,10 @@ export interface Piece {
 export interface BenchSlice {
   /** By part: what came out, then everything that went in for it; the last one goes back. */
   pieces: Readonly<Record<string, readonly Piece[]>>;
+  /** Rungs by which the ring was tried, oldest first. */
+  tried: readonly ({ rung: RungId } & Stamp)[];
+  /** Steps of putting the unit together, in the order in which they were done. */
+  built: readonly ({ step: string } & Stamp)[];
   /** What the old sender’s needle means in another tank; null: nobody asked. */
   needle: (NeedleMeans & Stamp) | null;
 }
@@ -65,7 +70,13 @@ export const partOf = ({ vehicle }: VehicleSlice, id: string): UnitPart | undefi
 /** Holds what was done on the bench. */
 export const benchSlice = defineSlice<BenchSlice, BenchSlice & VehicleSlice>({
   name: 'bench',
-  start: () => ({ pieces: {}, needle: null }),
+  start: () => ({ pieces: {}, tried: [], built: [], needle: null }),
+  hears: {
+    // Opened again, or another part in it: what was put together is asked anew.
+    ring: (own, { state }, { moment }) => {
+      if (state === 'opened') own.built = own.built.filter(({ id }) => !moment.knew(id));
+    },
+  },
   record: (state): RecordLine[] => [
     ...needleLines(state),
     ...Object.entries(state.pieces).flatMap(([id, list]) => {

@@ -1,7 +1,7 @@
 import { COMPARE, fitMeasured, portLaid } from '../fit/index.ts';
 import { held } from '../hold/index.ts';
 import { answerKind } from '../questions/index.ts';
-import { armMeasured, partSaid, partSwapped, pumpRan, senderKept, swept } from '../bench/index.ts';
+import { armMeasured, built, partSaid, partSwapped, pumpRan, ringTried, senderKept, swept } from '../bench/index.ts';
 import { holePlanned, supportPlanned } from '../conversion/index.ts';
 import { finding, spark } from '../condition/index.ts';
 import { pressure, PUMP_RUNS, SCHOOL } from '../depressurise/index.ts';
@@ -156,6 +156,8 @@ export const kinds = [
   partSwapped,
   armMeasured,
   senderKept,
+  ringTried,
+  built,
   signedKind(owed),
   addendum,
   countersigned,

@@ -14,6 +14,7 @@ export function resourceName(state: Pick<JobState, 'vehicle' | 'items' | 'extras
   if (key === 'fuel') return 'the litres';
   if (kind === 'pickup') return 'where a pick-up is cut';
   if (kind === 'conversion') return 'what is converted';
+  if (kind === 'built') return 'how the unit is put together';
   if (kind === 'stream') return 'how clean it is';
   if (kind === 'sample') return 'a sample';
   if (kind === 'proposal') return 'what the owner said';

@@ -45,7 +45,7 @@ export {
 } from './types.ts';
 export { OPEN_REACH, type Clip, type Range, type Way } from './ways.ts';
 export { unitOf } from './unit.ts';
-export { type PartKind, type PumpReads, type Unit, type UnitPart } from './unitTypes.ts';
+export { type PartKind, type PumpReads, type Unit, type UnitKind, type UnitPart } from './unitTypes.ts';
 export { waysOff, waysOn } from './supports.ts';
 export { asUsual, asVariant } from './variant.ts';
 export { waitsOf } from './waits.ts';

@@ -8,7 +8,7 @@ import { useJob } from '../../log/useJob.ts';
 import { Strap } from '../../look/Strap.tsx';
 import { Sheet } from '../../ui/Sheet.tsx';
 
-const THINGS = ['rag', 'plug', 'lamp', 'magnet'] as const;
+const THINGS = ['rag', 'plug', 'lamp', 'magnet', 'tool', 'broken tip'] as const;
 
 /** Something goes in that must come out again: counted in under a number, counted out. */
 export function PutIn() {
@@ -24,8 +24,8 @@ export function PutIn() {
   };
   return (
     <div className="pt-4">
-      <p className="pb-2 text-quiet">Something goes in, and must come out again:</p>
-      <div className="grid grid-cols-4 gap-3">
+      <p className="pb-2 text-quiet">Something goes in or falls in, and must come out again:</p>
+      <div className="grid grid-cols-3 gap-3 mid:grid-cols-6">
         {THINGS.map((thing) => (
           <button key={thing} type="button" className="btn" data-put={thing} onClick={() => void put(thing)}>
             {thing}

@@ -9,6 +9,7 @@ import {
   recordLines,
   stations,
   type GateNumber,
+  type RecordLine,
 } from '@iron-cradle/core';
 import { format } from 'date-fns';
 import type { ReactNode } from 'react';
@@ -26,8 +27,7 @@ export function RecordPage({ record }: { record: JobRecord }) {
   const words = useWords();
   const units = useUnits();
   const lines = recordLines(state);
-  const flags = lines.filter((line) => line.under === 'flags');
-  const bench = lines.filter((line) => line.under === 'bench');
+  const under = (heading: RecordLine['under']) => lines.filter((line) => line.under === heading);
   const counts = new Set(state.heads.filter((head) => head.counts).map((head) => head.id));
   // Of a taking back, the record shows what is left by it.
   const log = file.entries.filter((entry) => counts.has(entry.id) && entry.kind !== 'takeBack');
@@ -152,26 +152,11 @@ export function RecordPage({ record }: { record: JobRecord }) {
           ))}
           {state.findings.length === 0 && <p>None written.</p>}
         </Part>
-        {bench.length > 0 && (
-          <Part title="Tested and fitted">
-            {bench.map((line, i) => (
-              <p key={i}>
-                <Words of={line.text} />
-                {line.by && line.at ? ` (${name(line.by)}, ${format(new Date(line.at), 'H:mm')})` : ''}
-              </p>
-            ))}
-          </Part>
-        )}
-        {flags.length > 0 && (
-          <Part title="Went otherwise than said">
-            {flags.map((f, i) => (
-              <p key={i}>
-                <Words of={f.text} />
-                {f.by && f.at ? ` (${name(f.by)}, ${format(new Date(f.at), 'H:mm')})` : ''}
-              </p>
-            ))}
-          </Part>
-        )}
+        <Lines title="Tested and fitted" lines={under('bench')} name={name} />
+        <Lines title="Bad fuel" lines={under('fuel')} name={name} />
+        <Lines title="Key and proof" lines={under('proof')} name={name} />
+        <Lines title="Cut and noted" lines={under('work')} name={name} />
+        <Lines title="Went otherwise than said" lines={under('flags')} name={name} />
         {state.addenda.length > 0 && (
           <Part title="Addenda">
             {state.addenda.map((a, i) => (
@@ -230,3 +215,22 @@ const Part = ({ title, children }: { title: string; children: ReactNode }) => (
     {children}
   </section>
 );
+
+interface LinesProps {
+  title: string;
+  lines: readonly RecordLine[];
+  name: (person: string) => string;
+}
+
+/** What a subject has to say; nothing where it says nothing. */
+const Lines = ({ title, lines, name }: LinesProps) =>
+  lines.length === 0 ? null : (
+    <Part title={title}>
+      {lines.map((line, i) => (
+        <p key={i}>
+          <Words of={line.text} />
+          {line.by && line.at ? ` (${name(line.by)}, ${format(new Date(line.at), 'H:mm')})` : ''}
+        </p>
+      ))}
+    </Part>
+  );

@@ -1,8 +1,56 @@
-import { evidenceBegun, judgeReach, sparkActs, sparkOf, streamOf, unanswered, unitOf } from '@iron-cradle/core';
+import {
+  evidenceBegun,
+  judgeBuilt,
+  judgeReach,
+  nextRung,
+  sparkActs,
+  sparkOf,
+  streamOf,
+  unanswered,
+  unitBegun,
+  unitOf,
+} from '@iron-cradle/core';
 import { useJob } from '../../../log/useJob.ts';
 import { useNow } from '../../../ui/useNow.ts';
 import { useWords } from '../../../ui/Words.tsx';
 import { BenchRow } from './BenchRow.tsx';
+
+/** How the ring comes open; gone once it was. */
+export function OpeningRow({ onOpening }: { onOpening: () => void }) {
+  const { state } = useJob();
+  if (state.ring !== null || unitBegun(state)) return null;
+  const { kind } = unitOf(state.vehicle);
+  const next = nextRung(
+    kind,
+    state.tried.map(({ rung }) => rung),
+  );
+  return (
+    <BenchRow
+      id="opening"
+      outcome="unknown"
+      title="It comes open"
+      text={next ? `next: ${next.name.toLowerCase()}` : 'every rung tried'}
+      onOpen={onOpening}
+    />
+  );
+}
+
+/** The unit goes together again. */
+export function BuildRow({ onBuild }: { onBuild: () => void }) {
+  const { state } = useJob();
+  const words = useWords();
+  const verdict = judgeBuilt(state);
+  if (!verdict && !unitBegun(state)) return null;
+  return (
+    <BenchRow
+      id="build"
+      outcome={verdict?.outcome ?? 'unknown'}
+      title="Built up from below"
+      text={verdict ? words(verdict.reasons[0]?.text ?? '') : 'groove first, ring last; tapped as each sits'}
+      onOpen={onBuild}
+    />
+  );
+}
 
 /** Where a pick-up is cut, where the vehicle has one or gets one. */
 export function PickupRow({ onPickup }: { onPickup: () => void }) {

@@ -4,7 +4,8 @@ import { useNavigate, useSearchParams } from 'react-router';
 import { useJob } from '../../../log/useJob.ts';
 import { FitRow } from '../fit/FitRow.tsx';
 import { TankLayout } from '../tank/TankLayout.tsx';
-import { ConversionRow, OwnerRow, PickupRow, SparkRow, StreamRow } from './AskedRows.tsx';
+import { BuildRow, ConversionRow, OpeningRow, OwnerRow, PickupRow, SparkRow, StreamRow } from './AskedRows.tsx';
+import { BuildPanel } from './BuildPanel.tsx';
 import { Condition } from './condition/Condition.tsx';
 import { OtherFindings } from './condition/OtherFindings.tsx';
 import { PlacePanel } from './condition/PlacePanel.tsx';
@@ -13,6 +14,7 @@ import { StreamPanel } from './evidence/StreamPanel.tsx';
 import { ConversionPanel } from './conversion/ConversionPanel.tsx';
 import { HoldRow } from './hold/HoldRow.tsx';
 import { HoldScreen } from './hold/HoldScreen.tsx';
+import { OpeningPanel } from './OpeningPanel.tsx';
 import { PartPanel } from './PartPanel.tsx';
 import { PickupPanel } from './pickup/PickupPanel.tsx';
 import { PutInTank } from './PutInTank.tsx';
@@ -24,7 +26,14 @@ import { VacuumRow } from './vacuum/VacuumRow.tsx';
 type Hand = { part: UnitPart } | { place: ConditionPlace } | keyof typeof panels | null;
 
 /** What is asked on the bench beside unit and tank. */
-const panels = { spark: SparkPanel, stream: StreamPanel, pickup: PickupPanel, conversion: ConversionPanel };
+const panels = {
+  opening: OpeningPanel,
+  build: BuildPanel,
+  spark: SparkPanel,
+  stream: StreamPanel,
+  pickup: PickupPanel,
+  conversion: ConversionPanel,
+};
 
 /** Bench: the unit apart, the tank opened, what is tried before it goes up; then gate 3 and the ring. */
 export default function Bench() {
@@ -53,11 +62,21 @@ export default function Bench() {
       stage={() => (
         <div className="h-full overflow-y-auto p-4 mid:p-6">
           <h1 className="pb-4 text-32">{state.out ? 'On the bench' : 'Part-way, at its top'}</h1>
-          <UnitApart chosen={part?.id ?? null} onChoose={(one) => setHand({ part: one })} />
+          <OpeningRow onOpening={() => setHand('opening')} />
+          <UnitApart
+            chosen={part?.id ?? null}
+            waits={hand !== null && !part}
+            onChoose={(one) => setHand({ part: one })}
+          />
           <div className="pt-8" />
-          <Condition chosen={at} waits={unitFirst} onChoose={(id) => setHand({ place: id })} />
+          <Condition
+            chosen={at}
+            waits={unitFirst || (hand !== null && !at)}
+            onChoose={(id) => setHand({ place: id })}
+          />
           <OtherFindings />
           <div className="pt-6" />
+          <BuildRow onBuild={() => setHand('build')} />
           <FitRow />
           <VacuumRow />
           {state.out && <HoldRow onHold={() => setSearch({ hold: '' })} />}

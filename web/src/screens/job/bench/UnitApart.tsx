@@ -8,11 +8,13 @@ import { useWords } from '../../../ui/Words.tsx';
 interface UnitApartProps {
   /** Id of the part in hand; null: none. */
   chosen: string | null;
+  /** Does the hand go elsewhere first? */
+  waits?: boolean;
   onChoose: (part: UnitPart) => void;
 }
 
 /** The unit taken apart on one axis, what closes it on top: every part is touched where it is drawn. */
-export function UnitApart({ chosen, onChoose }: UnitApartProps) {
+export function UnitApart({ chosen, waits = false, onChoose }: UnitApartProps) {
   const { state, enter } = useJob();
   const words = useWords();
   const parts = [...unitOf(state.vehicle).parts].reverse();
@@ -40,7 +42,9 @@ export function UnitApart({ chosen, onChoose }: UnitApartProps) {
               >
                 <span className="relative block min-h-20 w-[136px] shrink-0 mid:min-h-24 mid:w-[208px]">
                   <PartShape kind={part.kind} />
-                  {part.id === next && !state.signed && <Paint className="absolute bottom-1 left-1" width={52} />}
+                  {part.id === next && !waits && !state.signed && (
+                    <Paint className="absolute bottom-1 left-1" width={52} />
+                  )}
                 </span>
                 <span aria-hidden className="my-auto h-px w-4 shrink-0 bg-edge mid:w-8" />
                 <span className="flex min-w-0 flex-1 items-center gap-3 py-2 pl-2">

@@ -78,7 +78,13 @@ export {
 export {
   BLEEDING,
   instruments,
+  OfferedLine,
+  ReadingLine,
+  readingOf,
   readInstrument,
+  servedBy,
+  SourceBody,
+  type Channel,
   type Instrument,
   type InstrumentKind,
   type Reading,

@@ -14,6 +14,7 @@ import { filesIn, guesses } from './http/rates.ts';
 import { noSuchRoute, problems } from './http/problem.ts';
 import { Bell } from './jobs/events.ts';
 import { instrumentRoutes } from './instruments/routes.ts';
+import { sourceRoutes } from './instruments/sourceRoutes.ts';
 import { IMPORT, jobRoutes } from './jobs/routes.ts';
 import { States } from './jobs/states.ts';
 import { peopleRoutes } from './people/routes.ts';
@@ -120,7 +121,8 @@ export async function makeApp(db: Database, options: AppOptions): Promise<Expres
   api.use(peopleRoutes(db));
   api.use(shopRoutes(db, { demoPins: options.demo ? demoPins : null, states, bell }));
   api.use(vehicleRoutes(db));
-  api.use('/jobs/:id/instruments', instrumentRoutes(states, options.demo));
+  api.use('/sources', sourceRoutes(db));
+  api.use('/jobs/:id/instruments', instrumentRoutes(db, states, options.demo));
   api.use('/jobs', jobRoutes(db, bell, states));
   api.use(noSuchRoute);
   app.use('/api', api);

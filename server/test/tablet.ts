@@ -29,6 +29,12 @@ export class Tablet {
     };
   }
 
+  /** All that comes of a stream until it ends. */
+  async stream(path: string): Promise<{ status: number; text: string }> {
+    const response = await fetch(`${this.shop.base}/api${path}`, { headers: { cookie: this.cookie } });
+    return { status: response.status, text: await response.text() };
+  }
+
   signIn = (personId = 'ines', pin = '2580') => this.call('POST', '/session', { personId, pin });
 
   entry(jobId: string, kind: string, body: unknown, by = 'ines'): Entry {

@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { checkBody, owed, recordLines } from '../job/index.ts';
+import { checkBody, foldJobOn, logWriter, owed, recordLines, type Entry } from '../job/index.ts';
 import { tell } from '../job/testing.ts';
 import { inWords } from '../quantity/index.ts';
 import { archetypes } from '../vehicle/index.ts';
@@ -86,6 +86,33 @@ describe('a support the shop made', () => {
     expect(() => judgeSupport({ ...plan, kilograms: 0 })).toThrow(/more than nothing/);
     expect(() => judgeSupport({ ...plan, count: 1.5 })).toThrow(/one and more/);
     expect(() => judgeSupport({ ...plan, shock: 0.5 })).toThrow(/once its weight/);
+  });
+});
+
+describe('two devices measured the hole, neither knowing of the other', () => {
+  const { boltCircle: _, ...ring } = hole;
+  const bodies = { a: { ...ring, recess: 20 }, b: ring };
+  const write = logWriter('job');
+  const opened = write('opened', { name: 'Van', complaint: 'biggerTank', vehicle: archetypes[0]! }) as Entry;
+  const measured = (device: 'a' | 'b'): Entry =>
+    ({
+      ...write('holePlanned', bodies[device]),
+      id: device,
+      device,
+      n: 1,
+      by: device === 'a' ? 'ines' : 'bo',
+      on: opened.id,
+    }) as unknown as Entry;
+  const folded = (...list: Entry[]) => {
+    const whole = [opened, ...list].map((e, i) => ({ ...e, seq: i + 1 }) as Entry);
+    return foldJobOn(null, () => whole, whole)!;
+  };
+  test('the graver counts, whoever is delivered first; one that knew both takes their place', () => {
+    const [a, b] = [measured('a'), measured('b')];
+    for (const state of [folded(a, b), folded(b, a)])
+      expect(state.hole).toMatchObject({ id: 'a', verdict: { outcome: 'bad' } });
+    const later = { ...measured('b'), id: 'c', n: 2, on: 'a' } as Entry;
+    expect(folded(b, a, later).hole).toMatchObject({ id: 'c', verdict: { outcome: 'good' } });
   });
 });
 

@@ -1,6 +1,6 @@
 import { castDraft } from 'immer';
 import { InputError } from '../errors/index.ts';
-import { defineKind, defineSlice, type Debt, type RecordLine, type Stamp } from '../kernel/index.ts';
+import { defineKind, defineSlice, standing, type Debt, type RecordLine, type Stamp } from '../kernel/index.ts';
 import { say } from '../quantity/index.ts';
 import { gravestFirst, type Verdict } from '../verdict/index.ts';
 import { HolePlannedBody, SupportPlannedBody } from './bodies.ts';
@@ -19,24 +19,27 @@ export interface ConversionSlice {
   hole: (Planned & { plan: HolePlan }) | null;
   /** What carries it; null: as it was made. */
   carries: Planned | null;
+  /** What stands of several that knew nothing of one another: the gravest counts. */
+  planned: { holes: readonly (Planned & { plan: HolePlan })[]; carries: readonly Planned[] };
 }
+
+const gravest = <T extends { verdict: Verdict }>(list: readonly T[]): T | null =>
+  gravestFirst(list.map((one) => ({ one, outcome: one.verdict.outcome })))[0]?.one ?? null;
 
 const lines = (what: string, planned: Planned | null): RecordLine[] =>
   planned
-    ? gravestFirst([planned.verdict]).flatMap(({ reasons }) =>
-        reasons.map(({ text, figure, limit }) => ({
-          under: 'bench' as const,
-          text: say`${what}: ${text}${figure ? say`, ${figure}` : ''}${limit ? say` against ${limit}` : ''}`,
-          by: planned.by,
-          at: planned.at,
-        })),
-      )
+    ? planned.verdict.reasons.map(({ text, figure, limit }) => ({
+        under: 'bench' as const,
+        text: say`${what}: ${text}${figure ? say`, ${figure}` : ''}${limit ? say` against ${limit}` : ''}`,
+        by: planned.by,
+        at: planned.at,
+      }))
     : [];
 
 /** What does not carry the tank, or what nobody can say of it, is owed. */
 export const conversionSlice = defineSlice<ConversionSlice>({
   name: 'conversion',
-  start: () => ({ hole: null, carries: null }),
+  start: () => ({ hole: null, carries: null, planned: { holes: [], carries: [] } }),
   owes: ({ hole, carries }): Debt[] =>
     [
       { id: 'hole', planned: hole, what: 'the hole' },
@@ -64,9 +67,10 @@ export const holePlanned = defineKind<'holePlanned', HolePlannedBody, Conversion
     if (boltCircle !== undefined && !(boltCircle > hole))
       throw new InputError('body.boltCircle', String(boltCircle), 'wider than the hole');
   },
-  apply: (own, body, { moment: { id, by, at } }) => {
+  apply: (own, body, { moment: { id, by, at, knew } }) => {
     const plan = { ...body, boltCircle: body.boltCircle ?? null };
-    own.hole = castDraft({ id, by, at, plan, verdict: judgeHole(plan) });
+    own.planned.holes = standing(own.planned.holes, castDraft({ id, by, at, plan, verdict: judgeHole(plan) }), knew);
+    own.hole = gravest(own.planned.holes);
   },
   touches: () => ({ reads: [], writes: ['conversion:hole'] }),
   words: () => 'a hole measured before it is made',
@@ -89,17 +93,15 @@ export const supportPlanned = defineKind<'supportPlanned', SupportPlannedBody, C
   kind: 'supportPlanned',
   version: 1,
   Body: SupportPlannedBody,
-  apply: (own, { good, shock, ...plan }, { moment: { id, by, at } }) =>
-    void (own.carries = castDraft({
-      id,
-      by,
-      at,
-      verdict: judgeSupport({
-        ...plan,
-        shock: shock ?? null,
-        good: { hook: good.hook ?? null, strap: good.strap ?? null, bolt: good.bolt ?? null },
-      }),
-    })),
+  apply: (own, { good, shock, ...plan }, { moment: { id, by, at, knew } }) => {
+    const verdict = judgeSupport({
+      ...plan,
+      shock: shock ?? null,
+      good: { hook: good.hook ?? null, strap: good.strap ?? null, bolt: good.bolt ?? null },
+    });
+    own.planned.carries = standing(own.planned.carries, castDraft({ id, by, at, verdict }), knew);
+    own.carries = gravest(own.planned.carries);
+  },
   touches: () => ({ reads: [], writes: ['conversion:carries'] }),
   words: () => 'what carries the tank reckoned',
   arbitrary: (f) =>

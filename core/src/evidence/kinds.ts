@@ -1,6 +1,6 @@
 import { castDraft } from 'immer';
 import { InputError } from '../errors/index.ts';
-import { defineKind } from '../kernel/index.ts';
+import { defineKind, standing } from '../kernel/index.ts';
 import { LabToldBody, SampleHandedBody, SampleKeptBody, StreamLookedBody, SuspectedBody } from './bodies.ts';
 import { causes, pointWord, streamPoints } from './causes.ts';
 import type { EvidenceSlice } from './slice.ts';
@@ -14,15 +14,25 @@ export const streamLooked = defineKind<'streamLooked', StreamLookedBody, Evidenc
     if (is === 'clean' && what !== undefined)
       throw new InputError('body.what', what, 'nothing where it is clean: what it was stands in the look before');
   },
-  apply: (own, { at, is, what }, { moment: { id, by, at: time } }) => {
-    const was = own.stream[at]?.wasDirty ?? null;
+  apply: (own, { at, is, what }, { moment: { id, by, at: time, knew } }) => {
+    const had = own.looks[at] ?? [];
+    const dirty = (look: (typeof had)[number]) => (look.is === 'dirty' ? (look.what ?? 'dirty') : look.knewDirty);
+    // What its maker knew to have been dirty stays known, also once it is clean.
+    const knewDirty =
+      had
+        .filter((look) => knew(look.id))
+        .map(dirty)
+        .find((was) => was !== null) ?? null;
+    const looks = standing(had, { is, what: what ?? null, knewDirty, id, by, at: time }, knew);
+    own.looks[at] = looks;
+    const worst = looks.find((look) => look.is === 'dirty') ?? looks[0]!;
     own.stream[at] = {
-      is,
-      what: what ?? null,
-      wasDirty: is === 'dirty' ? (what ?? 'dirty') : was,
-      id,
-      by,
-      at: time,
+      is: worst.is,
+      what: worst.what,
+      wasDirty: looks.map(dirty).find((was) => was !== null) ?? null,
+      id: worst.id,
+      by: worst.by,
+      at: worst.at,
     };
   },
   touches: ({ at }) => ({ reads: [], writes: [`stream:${at}`] }),

@@ -5,11 +5,15 @@ import { streamOf, type SeenFacts } from './seen.ts';
 
 /** The newest look at one place. */
 type Looked = StreamLook & Stamp & { wasDirty: FuelCause | 'dirty' | null };
+/** A look with what its maker knew to have been dirty there. */
+export type Look = StreamLook & Stamp & { knewDirty: FuelCause | 'dirty' | null };
 
 /** What was found of bad fuel, and in whose hands it is. */
 export interface EvidenceSlice extends Evidence {
   /** By place. */
   stream: Readonly<Partial<Record<StreamPoint, Looked>>>;
+  /** Looks by place that no other’s maker knew: where two differ, it is dirty. */
+  looks: Readonly<Partial<Record<StreamPoint, readonly Look[]>>>;
   /** Samples, oldest first. */
   kept: readonly (KeptSample & Stamp)[];
   /** What is suspected. */
@@ -26,7 +30,7 @@ const sampleName = ({ tag, of }: Pick<KeptSample, 'tag' | 'of'>): string =>
 /** What went past the filter is owed until lines and rail are clean. */
 export const evidenceSlice = defineSlice<EvidenceSlice, EvidenceSlice & SeenFacts>({
   name: 'evidence',
-  start: () => ({ stream: {}, kept: [], suspicion: null }),
+  start: () => ({ stream: {}, looks: {}, kept: [], suspicion: null }),
   owes: ({ stream }): Debt[] => {
     if (!stream.filterOut || stream.filterOut.wasDirty === null) return [];
     return (['lines', 'rail'] as const)

@@ -16,3 +16,4 @@ export { whyNotTakenBack } from './knowledge.ts';
 export { checkBodyIn, decidedIn, foldOn, refusalIn } from './log.ts';
 export { readAs, registryOf, UnknownEntry } from './registry.ts';
 export { disputeKnown, isUnsettled, unsettledKeys, wasDisputed, type KernelState } from './state.ts';
+export { standing } from './standing.ts';

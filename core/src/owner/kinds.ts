@@ -1,7 +1,7 @@
 import { castDraft } from 'immer';
 import { remedies } from '../condition/index.ts';
 import { InputError } from '../errors/index.ts';
-import { defineKind } from '../kernel/index.ts';
+import { defineKind, standing } from '../kernel/index.ts';
 import { OwnerSaidBody, ProposalClosedBody, ProposedBody } from './bodies.ts';
 import { proposalWords, type OwnersWord, type OwnerSlice } from './slice.ts';
 
@@ -53,7 +53,7 @@ export const ownerSaid = defineKind<'ownerSaid', OwnerSaidBody, OwnerSlice>({
     const both = yes.find((id) => no.includes(id));
     if (both !== undefined) throw new InputError('body.no', both, 'yes or no to one thing, not both');
   },
-  apply: (own, { yes, no, who, how }, { moment: { id, by, at } }) => {
+  apply: (own, { yes, no, who, how }, { moment: { id, by, at, knew } }) => {
     for (const [list, answer] of [
       [yes, 'yes'],
       [no, 'no'],
@@ -61,7 +61,7 @@ export const ownerSaid = defineKind<'ownerSaid', OwnerSaidBody, OwnerSlice>({
       for (const proposal of own.proposals)
         if (list.includes(proposal.id)) {
           const word: OwnersWord = { id, by, at, who, how, answer };
-          proposal.said.push(word);
+          proposal.said = standing(proposal.said, word, knew);
         }
   },
   touches: ({ yes, no }) => ({ reads: [], writes: [...yes, ...no].map((id) => `proposal:${id}`) }),
@@ -74,9 +74,12 @@ export const proposalClosed = defineKind<'proposalClosed', ProposalClosedBody, O
   kind: 'proposalClosed',
   version: 1,
   Body: ProposalClosedBody,
-  apply: (own, { proposal: which, as, note }, { moment: { id, by, at }, tell }) => {
+  apply: (own, { proposal: which, as, note }, { moment: { id, by, at, knew }, tell }) => {
     const proposal = own.proposals.find((one) => one.id === which);
     if (!proposal) return;
+    // Of two that knew nothing of each other what is done is done.
+    const { closed } = proposal;
+    if (closed && !knew(closed.id) && (closed.as === 'done' || as === 'dropped')) return;
     proposal.closed = { id, by, at, as, note: note ?? null };
     if (as === 'done' && proposal.why === 'mend' && proposal.where !== null)
       tell('mended', {

@@ -28,7 +28,7 @@ export interface Proposal extends Stamp {
   minutes: number | null;
   /** What another drop costs, as its maker knew. */
   drop: { lo: number; hi: number } | null;
-  /** Every word of the owner about it, oldest first. */
+  /** Words of the owner about it that no other’s maker knew: one, but where two devices heard the owner. */
   said: readonly OwnersWord[];
   /** It is done, or off the list. */
   closed: (Stamp & { as: 'done' | 'dropped'; note: string | null }) | null;
@@ -44,8 +44,13 @@ export interface OwnerSlice {
 export const proposalWords = ({ what, where, remedy }: Pick<Proposal, 'what' | 'where' | 'remedy'>): string =>
   `${where ? `${where}, ` : ''}${what}${remedy ? `: ${remedies[remedy].name.toLowerCase()}` : ''}`;
 
-/** What the owner said last; null: nothing yet. @example ownersWord(proposal)?.answer // 'yes' */
-export const ownersWord = ({ said }: Pick<Proposal, 'said'>): OwnersWord | null => said.at(-1) ?? null;
+/**
+ * What the owner said last; of words that knew nothing of one another a no counts: nobody does what the owner may not want.
+ *
+ * @example ownersWord(proposal)?.answer // 'yes'
+ */
+export const ownersWord = ({ said }: Pick<Proposal, 'said'>): OwnersWord | null =>
+  said.find(({ answer }) => answer === 'no') ?? said[0] ?? null;
 
 /** Proposals nobody answered yet. @example unanswered(state).length // 2 */
 export const unanswered = ({ proposals }: OwnerSlice): Proposal[] =>

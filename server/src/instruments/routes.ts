@@ -1,16 +1,33 @@
-import { InputError, instruments, readInstrument, type InstrumentKind, type JobState } from '@iron-cradle/core';
-import { Router, type Request } from 'express';
+import {
+  InputError,
+  instruments,
+  readInstrument,
+  readingOf,
+  type InstrumentKind,
+  type JobState,
+} from '@iron-cradle/core';
+import { Router, type Request, type Response } from 'express';
+import type { Database } from '../db/connect.ts';
 import { notFound, signInFirst } from '../http/problem.ts';
 import type { States } from '../jobs/states.ts';
+import { readRemote, streamRemote } from './remote.ts';
+import { listed, readSources, sourceFor } from './sources.ts';
 
-/** How often a live reading comes, ms. */
+/** How often a simulated reading comes, ms. */
 const EVERY = 400;
 
+/** What is asked of an instrument. */
+interface Asked {
+  id: string;
+  kind: InstrumentKind;
+  channel: string;
+}
+
 /**
- * The instruments of a shop: list, read, stream. Those that ship are simulated and follow what a demo job hides; a shop of
- * its own has none here, so that no simulated figure can stand in a real record.
+ * The instruments of a shop: list, read, stream. Gateways the lead added come first; those that ship are simulated and follow
+ * what a demo job hides, so that no simulated figure can stand in the record of a shop of its own.
  */
-export function instrumentRoutes(states: States, simulated: boolean): Router {
+export function instrumentRoutes(db: Database, states: States, simulated: boolean): Router {
   const routes = Router({ mergeParams: true });
   routes.use((request, _response, next) => next(request.session.personId ? undefined : signInFirst()));
 
@@ -19,50 +36,91 @@ export function instrumentRoutes(states: States, simulated: boolean): Router {
     if (!state) throw notFound('job');
     return state;
   };
-  const asked = (request: Request<{ id?: string; kind?: string }>) => {
+  const asked = (request: Request<{ id?: string; kind?: string }>): Asked => {
     const { id = '', kind = '' } = request.params;
     const instrument = instruments.find((i) => i.kind === kind);
-    if (!simulated || !instrument) throw notFound('instrument');
+    if (!instrument) throw notFound('instrument');
     const channel = String(request.query.channel ?? instrument.channels[0]!.id);
     if (!instrument.channels.some((c) => c.id === channel))
       throw new InputError('channel', channel, instrument.channels.map((c) => c.id).join(', '));
-    return { id, kind: instrument.kind satisfies InstrumentKind, channel };
+    return { id, kind: instrument.kind, channel };
   };
-  const read = async (
-    { id, kind, channel }: { id: string; kind: InstrumentKind; channel: string },
-    since = Date.now(),
-  ) => ({
+  const read = async ({ id, kind, channel }: Asked, since = Date.now()) => ({
     ...readInstrument(await stateOf(id), { kind, channelId: channel, at: Date.now(), since, chance: Math.random }),
     simulated: true,
   });
+  const remote = async (what: Asked) => sourceFor(await readSources(db), what);
 
-  routes.get('/', (_request, response) => void response.json(simulated ? instruments : []));
-  routes.get('/:kind', async (request, response) => void response.json(await read(asked(request))));
+  routes.get('/', async (_request, response) => {
+    const own = listed(await readSources(db));
+    const covered = (kind: InstrumentKind, channel: string) =>
+      own.some((one) => one.kind === kind && one.channels.some(({ id }) => id === channel));
+    response.json(
+      instruments.flatMap((instrument) => {
+        const channels = instrument.channels
+          .map((channel) => ({ ...channel, simulated: !covered(instrument.kind, channel.id) }))
+          .filter((channel) => simulated || !channel.simulated);
+        return channels.length > 0 ? [{ ...instrument, channels }] : [];
+      }),
+    );
+  });
+
+  routes.get('/:kind', async (request, response) => {
+    const what = asked(request);
+    const from = await remote(what);
+    if (!from && !simulated) throw notFound('instrument');
+    if (!from) return void response.json(await read(what));
+    await stateOf(what.id);
+    const line = await readRemote(from.source.at, from.line);
+    response.json({ ...readingOf(line, { ...what, now: Date.now() }), simulated: false, source: from.source.name });
+  });
+
   routes.get('/:kind/stream', async (request, response) => {
     const what = asked(request);
-    // Read once before the stream begins, so that a job that is not there is an error and not a silence.
-    const since = Date.now();
-    const first = await read(what, since);
-    response.writeHead(200, {
-      'Content-Type': 'text/event-stream',
-      'Cache-Control': 'no-store',
-      'X-Accel-Buffering': 'no',
-    });
-    const write = (reading: unknown) => response.write(`data: ${JSON.stringify(reading)}\n\n`);
-    write(first);
-    let open = true;
-    request.on('close', () => (open = false));
-    const next = async (): Promise<void> => {
-      if (!open) return;
-      try {
-        write(await read(what, since));
-      } catch {
-        response.end();
-        return;
-      }
+    const from = await remote(what);
+    if (!from && !simulated) throw notFound('instrument');
+    if (!from) {
+      // Read once before the stream begins, so that a job that is not there is an error and not a silence.
+      const since = Date.now();
+      const first = await read(what, since);
+      const write = begun(response);
+      write(first);
+      let open = true;
+      request.on('close', () => (open = false));
+      const next = async (): Promise<void> => {
+        if (!open) return;
+        try {
+          write(await read(what, since));
+        } catch {
+          response.end();
+          return;
+        }
+        setTimeout(() => void next(), EVERY);
+      };
       setTimeout(() => void next(), EVERY);
-    };
-    setTimeout(() => void next(), EVERY);
+      return;
+    }
+    await stateOf(what.id);
+    let write: ReturnType<typeof begun> | null = null;
+    const stop = await streamRemote(from.source.at, from.line, {
+      onReading: (line) => {
+        write ??= begun(response);
+        write({ ...readingOf(line, { ...what, now: Date.now() }), simulated: false, source: from.source.name });
+      },
+      onEnd: () => void response.end(),
+    });
+    write ??= begun(response);
+    request.on('close', stop);
   });
   return routes;
+}
+
+/** Begins a stream of events; what it returns writes one. */
+function begun(response: Response): (reading: unknown) => void {
+  response.writeHead(200, {
+    'Content-Type': 'text/event-stream',
+    'Cache-Control': 'no-store',
+    'X-Accel-Buffering': 'no',
+  });
+  return (reading) => void response.write(`data: ${JSON.stringify(reading)}\n\n`);
 }

@@ -1,9 +1,9 @@
-import { Router, type Request } from 'express';
+import { Router } from 'express';
 import { randomUUID } from 'node:crypto';
 import { Op } from 'sequelize';
 import { checked, figuresOf, InputError, PersonBody, Shop } from '@iron-cradle/core';
 import type { Database } from '../db/connect.ts';
-import { Problem, signInFirst } from '../http/problem.ts';
+import { mustBeLead } from '../people/lead.ts';
 import { hashPin } from '../people/signIn.ts';
 import { bringFigures } from '../jobs/append.ts';
 import type { Bell } from '../jobs/events.ts';
@@ -18,19 +18,12 @@ export function shopRoutes(
   const routes = Router();
   const nobodyYet = async () => (await db.models.Person.count({ where: { pinHash: { [Op.ne]: null } } })) === 0;
 
-  const mustBeLead = async (request: Request): Promise<void> => {
-    const id = request.session.personId;
-    if (!id) throw signInFirst();
-    const person = await db.models.Person.findByPk(id);
-    if (person?.role !== 'lead') throw new Problem(403, 'Only the lead', { detail: 'Ask the lead to change this.' });
-  };
-
   routes.get('/shop', async (_request, response) => {
     response.json({ ...(await readShop(db)), demoPins });
   });
 
   routes.put('/shop', async (request, response) => {
-    await mustBeLead(request);
+    await mustBeLead(db, request);
     const shop = checked(Shop, request.body);
     await writeShop(db, { ...shop });
     for (const id of await bringFigures(db, states, { figures: figuresOf(shop), by: request.session.personId ?? '' }))
@@ -40,7 +33,7 @@ export function shopRoutes(
 
   routes.post('/people', async (request, response) => {
     const first = await nobodyYet();
-    if (!first) await mustBeLead(request);
+    if (!first) await mustBeLead(db, request);
     const { name, role, pin } = checked(PersonBody, request.body);
     if (await db.models.Person.findOne({ where: { name } }))
       throw new InputError('name', name, 'a name nobody here has yet');

@@ -1,14 +1,14 @@
-import type { InstrumentKind, Reading } from '@iron-cradle/core';
+import type { InstrumentKind } from '@iron-cradle/core';
 import { useState } from 'react';
 import { useJob } from '../log/useJob.ts';
-import { useInstruments, useLive } from '../net/instruments.ts';
+import { fromWhere, useInstruments, useLive, type LiveReading as Live } from '../net/instruments.ts';
 
 interface LiveReadingProps {
   kind: InstrumentKind;
   channel: string;
   /** Words on the key that takes what it shows. */
   take: string;
-  onTake: (reading: Reading) => void;
+  onTake: (reading: Live) => void;
   /** Some readings are nothing: an open sender. */
   takesNothing?: boolean;
 }
@@ -25,14 +25,16 @@ export function LiveReading({ kind, channel, take, onTake, takesNothing = false 
   if (!on)
     return (
       <button type="button" className="btn w-full" data-instrument={kind} onClick={() => setOn(true)}>
-        Read the {instrument.name} (simulated)
+        Read the {instrument.name}
+        {fromWhere(at)}
       </button>
     );
   const nothing = reading?.value === null && !(takesNothing && reading.text === 'open');
   return (
     <div className="border-y-2 border-ink py-2" data-live={kind}>
       <p className="text-quiet">
-        {instrument.name}, {at.name}, simulated
+        {instrument.name}, {at.name}
+        {fromWhere(reading ?? at)}
       </p>
       <div className="flex items-end justify-between gap-3">
         <p className="reading text-48 leading-none" aria-live="off">

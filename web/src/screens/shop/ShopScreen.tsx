@@ -7,6 +7,7 @@ import { FormText } from '../../form/FormText.tsx';
 import { useBodyForm } from '../../form/useBodyForm.ts';
 import { call } from '../../net/api.ts';
 import { useMe, usePeople, useShop, useSignOut } from '../../net/queries.ts';
+import { Gateways } from './Gateways.tsx';
 import { MyUnits, ThisDevice } from './ThisDevice.tsx';
 import { Rules } from './Rules.tsx';
 
@@ -40,6 +41,7 @@ export default function ShopScreen() {
             ))}
           </ul>
           {lead && <AddPerson />}
+          <Gateways lead={lead} />
         </section>
         {shop.data && (
           <Rules key={JSON.stringify(shop.data)} shop={shop.data} may={lead} kept={kept} onKept={setKept} />

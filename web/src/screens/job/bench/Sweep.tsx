@@ -2,7 +2,7 @@ import { readSweep, writeSweep, type UnitPart } from '@iron-cradle/core';
 import { lazy, Suspense, useEffect, useState } from 'react';
 import { ErrorBoundary } from 'react-error-boundary';
 import { useJob } from '../../../log/useJob.ts';
-import { useInstruments, useLive } from '../../../net/instruments.ts';
+import { fromWhere, useChannel, useLive, type ShopChannel } from '../../../net/instruments.ts';
 import { ReadingsTable } from '../../../ui/ReadingsTable.tsx';
 import { charts } from '../charts.ts';
 
@@ -20,7 +20,7 @@ const WAY = 12_400;
 /** A sender swept from stop to stop and back: by the meter where there is one, else by the needle with a tap where it jumps. */
 export function Sweep({ part }: { part: UnitPart }) {
   const { jobId } = useJob();
-  const meter = useInstruments(jobId).data?.some((i) => i.kind === 'multimeter') ?? false;
+  const meter = useChannel(jobId, 'multimeter', 'sweepUp');
   return (
     <div className="grid gap-3">
       <ByMeter part={part} meter={meter} />
@@ -30,7 +30,7 @@ export function Sweep({ part }: { part: UnitPart }) {
 }
 
 /** Ohms one after the other: from the meter of this shop, or as a table from another one. */
-function ByMeter({ part, meter }: { part: UnitPart; meter: boolean }) {
+function ByMeter({ part, meter }: { part: UnitPart; meter: ShopChannel | null }) {
   const { jobId, enter } = useJob();
   const [passes, setPasses] = useState<Pass[]>([]);
   const [way, setWay] = useState<Way | null>(null);
@@ -68,7 +68,7 @@ function ByMeter({ part, meter }: { part: UnitPart; meter: boolean }) {
             {way && reading ? reading.text.replace(' Ω', '') : (last.ohms.at(-1) ?? 'open')}
             <span className="text-24">
               {' '}
-              {way ? 'Ω, simulated' : `Ω, ${last.way === 'up' ? 'at full' : 'at empty'}`}
+              {way ? `Ω${reading ? fromWhere(reading) : ''}` : `Ω, ${last.way === 'up' ? 'at full' : 'at empty'}`}
             </span>
           </p>
           <ErrorBoundary fallback={<p className="py-4 text-quiet">The chart comes once the network is back.</p>}>
@@ -86,7 +86,7 @@ function ByMeter({ part, meter }: { part: UnitPart; meter: boolean }) {
         meter && (
           <button type="button" className="btn" data-action={`sweep-${next}`} onClick={() => begin(next)}>
             {passes.length === 0
-              ? 'Sweep it with the meter (simulated)'
+              ? `Sweep it with the meter${fromWhere(meter)}`
               : next === 'up'
                 ? 'Once more, from empty up'
                 : 'Now back to empty'}

@@ -6,6 +6,7 @@ import { useEntryForm } from '../../../form/useEntryForm.ts';
 import { useJob } from '../../../log/useJob.ts';
 import { Shape } from '../../../look/Shapes.tsx';
 import { Strap } from '../../../look/Strap.tsx';
+import { fromWhere } from '../../../net/instruments.ts';
 import { LiveReading } from '../../../ui/LiveReading.tsx';
 import { Sheet } from '../../../ui/Sheet.tsx';
 import { useWords } from '../../../ui/Words.tsx';
@@ -61,7 +62,7 @@ export function QuickTests() {
           kind="scanTool"
           channel="codes"
           take="Note it"
-          onTake={(r) => void enter('note', { text: `scan tool: ${r.value} codes stored, simulated` })}
+          onTake={(r) => void enter('note', { text: `scan tool: ${r.value} codes stored${fromWhere(r)}` })}
         />
       </div>
       <Sheet

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { FormQuantity } from '../../../form/FormQuantity.tsx';
 import { useEntryForm } from '../../../form/useEntryForm.ts';
 import { useJob } from '../../../log/useJob.ts';
-import { useInstruments, useLive } from '../../../net/instruments.ts';
+import { fromWhere, useChannel, useLive } from '../../../net/instruments.ts';
 import { Schools } from './Schools.tsx';
 
 /** Most that is drawn on the bar, kPa. */
@@ -22,8 +22,8 @@ export function Pressure() {
   const { state, enter, jobId } = useJob();
   const form = useEntryForm({ kind: 'pressure', start: {} });
   const [on, setOn] = useState(false);
-  const gauge = useInstruments(jobId).data?.some((i) => i.kind === 'pressureGauge') ?? false;
-  const live = useLive({ jobId, kind: 'pressureGauge', channel: 'pressure', on: on && gauge });
+  const gauge = useChannel(jobId, 'pressureGauge', 'pressure');
+  const live = useLive({ jobId, kind: 'pressureGauge', channel: 'pressure', on: on && gauge !== null });
   const read = state.pressure?.reading;
   const bar = live?.value ?? null;
   const shown = bar === null ? read : bar * 100;
@@ -37,7 +37,7 @@ export function Pressure() {
         <>
           <p className="reading text-64 leading-none mid:text-104" data-live={on ? 'pressureGauge' : undefined}>
             {writeQuantity(shown * 1000, { dimension: 'pressure', unit: 'bar', decimals: 2 }).replace(' bar', '')}{' '}
-            <span className="text-24">bar{live ? ', simulated' : ''}</span>
+            <span className="text-24">bar{live ? fromWhere(live) : ''}</span>
           </p>
           <div className="relative h-4 border border-edge" aria-hidden>
             <span
@@ -58,7 +58,7 @@ export function Pressure() {
               data-instrument="pressureGauge"
               onClick={() => setOn(true)}
             >
-              Watch the gauge (simulated)
+              Watch the gauge{fromWhere(gauge)}
             </button>
           ) : (
             <>

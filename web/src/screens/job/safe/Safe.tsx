@@ -1,6 +1,7 @@
 import { spillInWords } from '@iron-cradle/core';
 import { useNavigate } from 'react-router';
 import { useJob } from '../../../log/useJob.ts';
+import { fromWhere } from '../../../net/instruments.ts';
 import { LiveReading } from '../../../ui/LiveReading.tsx';
 import { GateRail } from '../GateRail.tsx';
 import { StationRail } from '../StationRail.tsx';
@@ -47,7 +48,7 @@ function Air() {
         kind="gasMeter"
         channel="lel"
         take="Note it"
-        onTake={(r) => void enter('note', { text: `gas meter ${r.text} of the lower limit, simulated` })}
+        onTake={(r) => void enter('note', { text: `gas meter ${r.text} of the lower limit${fromWhere(r)}` })}
       />
       <p className="text-quiet">
         Above a tenth of the lower limit nobody works there: that is a limit of ignition, not of what is fit to breathe.

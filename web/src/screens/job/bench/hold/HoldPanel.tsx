@@ -16,7 +16,7 @@ import { useMainUnit } from '../../../../app/units.ts';
 import { useJob } from '../../../../log/useJob.ts';
 import { Shape } from '../../../../look/Shapes.tsx';
 import { Strap } from '../../../../look/Strap.tsx';
-import { useInstruments } from '../../../../net/instruments.ts';
+import { fromWhere, useChannel } from '../../../../net/instruments.ts';
 import { ReadingsTable } from '../../../../ui/ReadingsTable.tsx';
 import { VerdictView } from '../../../../ui/VerdictView.tsx';
 import { useWords } from '../../../../ui/Words.tsx';
@@ -70,8 +70,7 @@ const inSight = (panel: HTMLElement | null) => panel?.parentElement?.scrollTo(0,
 export function HoldMain({ form, source }: Pick<HoldPanelProps, 'form' | 'source'>) {
   const { jobId } = useJob();
   const { from, readings } = source;
-  const gauge = useInstruments(jobId).data?.find((i) => i.kind === 'tankGauge');
-  const channel = gauge?.channels[0];
+  const channel = useChannel(jobId, 'tankGauge', 'hold');
   const aired = form.watch('aired') as boolean | undefined;
   const enter = async () => {
     source.end();
@@ -106,7 +105,7 @@ export function HoldMain({ form, source }: Pick<HoldPanelProps, 'form' | 'source
           source.begin('gauge');
         }}
       >
-        Pumped up: it stands <span className="text-16 font-medium">(gauge, simulated)</span>
+        Pumped up: it stands <span className="text-16 font-medium">(gauge{fromWhere(channel)})</span>
       </Strap>
     </div>
   );

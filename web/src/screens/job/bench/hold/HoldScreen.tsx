@@ -4,6 +4,7 @@ import { ErrorBoundary } from 'react-error-boundary';
 import { useWatch } from 'react-hook-form';
 import { useMainUnit } from '../../../../app/units.ts';
 import { useEntryForm } from '../../../../form/useEntryForm.ts';
+import { fromWhere } from '../../../../net/instruments.ts';
 import { useJob } from '../../../../log/useJob.ts';
 import { charts } from '../../charts.ts';
 import { TankLayout } from '../../tank/TankLayout.tsx';
@@ -39,7 +40,7 @@ export function HoldScreen({ onDone }: { onDone: () => void }) {
               </p>
               <p className="pb-4 text-quiet">
                 {ownUnit(readings[0]![1], 'pressure', unit).toFixed(2)} to begin with, {Math.round(last[0])} s ago
-                {source.from === 'gauge' ? '; simulated' : ''}
+                {source.from === 'gauge' && source.live ? fromWhere(source.live) : ''}
               </p>
             </>
           ) : (

@@ -25,6 +25,8 @@ export function useReadings(jobId: string) {
     readings,
     /** Where they come from while it stands; null: it does not. */
     from,
+    /** What the instrument shows now. */
+    live,
     begin: (source: 'gauge' | 'hand') => {
       setReadings([]);
       setBegan(null);

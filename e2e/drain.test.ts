@@ -172,7 +172,8 @@ test.each([
     await ines.page.setViewport(phone);
     await ines.page.evaluate(() => localStorage.setItem('cradle-theme', 'night'));
     await ines.go(path);
-    if (action === 'schools') await ines.tapText('pressure');
+    if (action === 'schools')
+      await ines.tap('::-p-xpath(//button[contains(., "pressure") and not(@data-action="rest")])');
     await ines.tap(`[data-action=${action}]`);
     await ines.page.waitForSelector('[role=dialog]');
     expect(await ines.seriousFaults()).toEqual([]);

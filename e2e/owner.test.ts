@@ -39,7 +39,8 @@ test('the owner says yes to one and no to another; what was agreed is owed until
   // 46 for straps and 38 for rubber.
   await ines.sees('84 cr');
   await ines.go(`/jobs/${JOB}/bench`);
-  await ines.tapText('Take it up again');
+  await ines.tap('[data-action=rest]');
+  await ines.tap('[data-action=take-up]');
   await ines.page.waitForFunction(() => !document.querySelector('[data-parked]'));
   await ines.page.waitForSelector('[data-place=straps][data-outcome=bad]');
   await ines.go(`/jobs/${JOB}/owner`);

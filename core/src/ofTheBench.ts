@@ -74,3 +74,4 @@ export {
 } from './evidence/index.ts';
 export { planPickup, type PickupPlan, type PlannedPickup } from './pickup/index.ts';
 export { judgeHole, judgeSupport } from './conversion/index.ts';
+export { judgeSocket, type SocketJudged } from './thread/index.ts';

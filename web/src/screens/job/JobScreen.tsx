@@ -98,16 +98,6 @@ export default function JobScreen() {
               </span>
             </Band>
           )}
-          {state.parked !== null && !state.signed && (
-            <Band>
-              <span className="flex flex-wrap items-center gap-x-4" data-parked>
-                It rests outside: {state.parked}.
-                <button type="button" className="min-h-11 underline" onClick={() => void enter('parked', {})}>
-                  Take it up again
-                </button>
-              </span>
-            </Band>
-          )}
           {state.signed && (
             <Band outcome="good">
               {state.heads.some((head) => head.kind === 'signed' && head.seq === null)

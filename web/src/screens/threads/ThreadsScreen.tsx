@@ -12,6 +12,7 @@ import { TopBar } from '../../app/TopBar.tsx';
 import { ThreadDrawing } from '../../drawings/thread/ThreadDrawing.tsx';
 import { Choice } from '../../ui/Choice.tsx';
 import { QuantityField } from '../../ui/QuantityField.tsx';
+import { SocketFinder } from './SocketFinder.tsx';
 import { VerdictView } from '../../ui/VerdictView.tsx';
 
 const seals: { value: Seals | 'unknown'; label: string }[] = [
@@ -127,6 +128,7 @@ export default function ThreadsScreen() {
             })}
           </ul>
         </section>
+        <SocketFinder />
       </main>
     </>
   );

@@ -10,18 +10,27 @@ export function RestKey() {
   const { state } = useJob();
   const now = useNow(15_000);
   const [open, setOpen] = useState(false);
+  const rests = state.parked !== null && !state.signed;
   const first = state.waits.find((w) => !w.ended);
   return (
     <>
       <button
         type="button"
-        className="flex h-11 min-w-11 shrink-0 items-center justify-center gap-2 text-quiet"
+        className={`flex h-11 min-w-11 shrink-0 items-center justify-center gap-2 ${rests ? 'bg-ink px-3 font-semibold text-ground' : 'text-quiet'}`}
         data-action="rest"
-        aria-label={first ? `waits: ${first.what}, ${leftInWords(first, now)}` : 'waits and rest'}
+        data-parked={rests || undefined}
+        aria-label={
+          rests
+            ? `rests outside: ${state.parked}`
+            : first
+              ? `waits: ${first.what}, ${leftInWords(first, now)}`
+              : 'waits and rest'
+        }
         onClick={() => setOpen(true)}
       >
         <Hourglass size={20} aria-hidden />
-        {first && (
+        {rests && <span>rests</span>}
+        {first && !rests && (
           <span className="hidden min-[430px]:inline">
             {first.what}, <span className="reading text-ink">{leftInWords(first, now)}</span>
           </span>

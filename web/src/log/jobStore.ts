@@ -108,18 +108,23 @@ export class JobStore {
   /** Reads what is new, then listens. Away: tries again until it is heard. */
   private catchUp = async (): Promise<void> => {
     if (!this.stopHearing) return;
+    const held = this.confirmed.at(-1);
+    /** Was more of it taken by the server since this was asked? Then the answer is about a time before, and is asked for anew. */
+    const older = () => this.confirmed.at(-1)?.id !== held?.id;
     try {
-      const hash = this.confirmed.at(-1)?.hash;
+      const hash = held?.hash;
       const { number, entries, putBack } = await get<{ number: number; entries: Entry[]; putBack?: boolean }>(
         `/jobs/${this.jobId}/entries?since=${this.lastSeq()}${hash ? `&hash=${hash}` : ''}`,
       );
       this.view = { ...this.view, number };
+      if (putBack && older()) return await this.catchUp();
       if (putBack) await this.replace(entries);
       else await this.keep(entries);
       this.listen();
       void ensureBlock(this.jobId);
     } catch (error) {
       const unknown = error instanceof ApiProblem && error.status === 404;
+      if (unknown && older()) return this.catchUp();
       // The copy that was put back is older than the whole job: what this device holds of it is listed.
       if (unknown && this.confirmed.length > 0) await this.replace([]);
       if (unknown && this.confirmed.length + this.pending.length === 0) {

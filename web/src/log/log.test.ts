@@ -104,6 +104,22 @@ describe('one way in', () => {
     expect(held.map((one) => one.entry.kind)).toEqual(['opened', 'note']);
   });
 
+  test('“there is no such job” that was said before the job arrived there says nothing once it has', async () => {
+    let over: () => void = nothing;
+    server.readsWait = new Promise((resolve) => (over = resolve));
+    const job = await fresh();
+    // Asked while nothing of it was at the server; the answer is slow, the delivery is not.
+    await until(() => server.requests.some(({ method, path }) => method === 'GET' && path.includes(job.jobId)));
+    await job.append('ines', 'opened', opened);
+    await until(() => job.snapshot().state?.lastSeq === 1);
+    server.readsWait = null;
+    over();
+    await until(() => server.listened(job.jobId));
+    expect(job.snapshot()).toMatchObject({ status: 'ready', putBack: null });
+    expect(lineState().notTaken.filter((one) => one.entry.jobId === job.jobId)).toEqual([]);
+    expect((await (await store()).getAllFromIndex('entries', 'job', job.jobId)).map((e) => e.kind)).toEqual(['opened']);
+  });
+
   test('another history of the same length is told by its hash', async () => {
     const job = await fresh();
     await job.append('ines', 'opened', opened);

@@ -60,6 +60,8 @@ export class Server {
   poisoned: 400 | 500 = 400;
   mode: 'up' | 'away' | 'signedOut' | 'broken' | 'faulty' | 'badRequest' = 'up';
   requests: { method: string; path: string; ids: string[] }[] = [];
+  /** Until this is over, what was read is on its way: answered as it stood when it was asked. */
+  readsWait: Promise<void> | null = null;
 
   constructor() {
     Ear.missed = (url) => {
@@ -101,9 +103,11 @@ export class Server {
       const since = Number(/since=(\d+)/.exec(path)?.[1] ?? 0);
       const hash = /hash=([^&]+)/.exec(path)?.[1];
       const putBack = since > 0 && hash !== undefined && mine.find((e) => e.seq === since)?.hash !== hash;
-      return mine.length === 0
-        ? this.reply(404, { title: 'Not here' })
-        : this.reply(200, { number: 1, entries: mine.filter((e) => putBack || e.seq! > since), putBack });
+      const read =
+        mine.length === 0
+          ? this.reply(404, { title: 'Not here' })
+          : this.reply(200, { number: 1, entries: mine.filter((e) => putBack || e.seq! > since), putBack });
+      return this.readsWait ? this.readsWait.then(() => read) : read;
     }
     const accepted: { id: string; seq: number; hash: string }[] = [];
     const refused: unknown[] = [];

@@ -28,25 +28,27 @@ function open(heard: { person: typeof ines | null } | undefined, now: () => Prom
 }
 const says = (person: typeof ines | null) => () =>
   Promise.resolve(new Response(JSON.stringify({ person }), { headers: { 'Content-Type': 'application/json' } }));
+/** A machine that does other work at once takes its time over a page. */
+const PATIENCE = { timeout: 4_000 };
 const away = () => Promise.reject(new TypeError('away'));
 
 describe('everything behind the sign-in', () => {
   test('kept from before the sign-in that nobody was: asked again first, and the page stays', async () => {
     const visited = open({ person: null }, says(ines));
-    await waitFor(() => expect(screen.queryByText('the job')).not.toBeNull());
+    await waitFor(() => expect(screen.queryByText('the job')).not.toBeNull(), PATIENCE);
     expect(visited).not.toContain('/sign-in');
   });
 
   test('nobody is signed in: asked who is working', async () => {
     open({ person: null }, says(null));
-    await waitFor(() => expect(screen.queryByText('who is working')).not.toBeNull());
+    await waitFor(() => expect(screen.queryByText('who is working')).not.toBeNull(), PATIENCE);
   });
 
   test('the server is away: who was known goes on, who was not is asked to sign in', async () => {
     open({ person: ines }, away);
-    await waitFor(() => expect(screen.queryByText('the job')).not.toBeNull());
+    await waitFor(() => expect(screen.queryByText('the job')).not.toBeNull(), PATIENCE);
     document.body.replaceChildren();
     open({ person: null }, away);
-    await waitFor(() => expect(screen.queryByText('who is working')).not.toBeNull());
+    await waitFor(() => expect(screen.queryByText('who is working')).not.toBeNull(), PATIENCE);
   });
 });

@@ -3,7 +3,7 @@ import { say, type Sentence } from '../quantity/index.ts';
 import type { RungId } from './opening.ts';
 import type { NeedleMeans } from '../sender/index.ts';
 import { unitOf, type UnitPart, type VehicleSlice } from '../vehicle/index.ts';
-import { gravestFirst, type Verdict } from '../verdict/index.ts';
+import { gravestOf, type Verdict } from '../verdict/index.ts';
 
 /** How somebody came to a word about a part. */
 export type How = 'looked' | 'swept' | 'run' | 'measured';
@@ -46,18 +46,15 @@ export interface BenchSlice {
  */
 export function wordOf({ words }: Piece): PartWord | null {
   const said = [testOf(words), ...(['looked', 'measured'] as const).map((how) => words.findLast((w) => w.how === how))];
-  return gravest(said.flatMap((word) => word ?? []));
+  return gravestOf(said.flatMap((word) => word ?? []));
 }
 
 /** The newest run of a pump; of a sender every whole sweep counts: sweeping wipes it clean, so a later one proves nothing back. */
 function testOf(words: readonly PartWord[]): PartWord | null {
   const last = words.findLast((word) => word.how === 'swept' || word.how === 'run');
   if (last?.how !== 'swept') return last ?? null;
-  return gravest(words.filter((word) => word.how === 'swept' && word.verdict.outcome !== 'unknown')) ?? last;
+  return gravestOf(words.filter((word) => word.how === 'swept' && word.verdict.outcome !== 'unknown')) ?? last;
 }
-
-const gravest = (words: readonly PartWord[]): PartWord | null =>
-  gravestFirst(words.map((word) => ({ word, outcome: word.verdict.outcome })))[0]?.word ?? null;
 
 /** The piece of a part that goes back. @example pieceOf(state, 'pump').called // null: the one that came out */
 export const pieceOf = ({ pieces }: BenchSlice, part: string): Piece =>

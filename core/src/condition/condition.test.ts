@@ -103,6 +103,10 @@ describe('when a spark is allowed', () => {
     expect(verdict.next.map((n) => inWords(n)).join(' ')).toMatch(/licensed shop/);
     expect(judgeSpark({ ...all, act: 'drill', at: 'tank', tank: 'neverFuelled', gas: 0 }).outcome).toBe('doubtful');
   });
+  test('another tank or can near stands against it on the tank as well', () =>
+    expect(judgeSpark({ ...all, act: 'drill', at: 'tank', tank: 'neverFuelled', away: false, gas: 0 }).outcome).toBe(
+      'bad',
+    ));
   test('on the vehicle: good only with all of it, and the air measured', () => {
     expect(judgeSpark({ ...all, gas: 0 }).outcome).toBe('good');
     expect(judgeSpark(all).outcome).toBe('doubtful');

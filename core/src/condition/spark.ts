@@ -1,5 +1,5 @@
 import { commonPractice, fromMemory } from '../basis/index.ts';
-import { gravestFirst, worst, type Outcome, type Verdict } from '../verdict/index.ts';
+import { verdictFrom, type Found, type Verdict } from '../verdict/index.ts';
 import type { SparkBody } from './bodies.ts';
 
 /** What makes a spark or a heat, as people call it. */
@@ -19,15 +19,6 @@ export const HOT_WORK_METRES = 11;
 const hotWork = fromMemory('29 CFR 1910.252(a)(2): 35 ft');
 const atmosphere = fromMemory('29 CFR 1910.146: 10 % of the lower flammable limit');
 
-interface Found {
-  outcome: Outcome;
-  text: string;
-  figure?: string;
-  limit?: string;
-  next?: string;
-  basis: Verdict['reasons'][number]['basis'];
-}
-
 const cold = 'by hand: scraper, hacksaw with a drop of oil, penetrating oil and time';
 
 /**
@@ -44,7 +35,6 @@ export function judgeSpark({ act, at, tank, wetEnds = [], air, away, dry, gas }:
         outcome: 'bad',
         text: 'it has held fuel: vapour stays in seams and in the plastic, washed or not',
         next: `${cold}; or a licensed shop`,
-        basis: commonPractice,
       });
     else
       found.push({
@@ -54,7 +44,6 @@ export function judgeSpark({ act, at, tank, wetEnds = [], air, away, dry, gas }:
           act === 'weld' || act === 'heat'
             ? 'a licensed shop does it; the certificate is of this day'
             : 'chips and tools counted in and out; nothing of another tank stands open near',
-        basis: commonPractice,
       });
   }
   if (wetEnds.length > 0)
@@ -62,19 +51,17 @@ export function judgeSpark({ act, at, tank, wetEnds = [], air, away, dry, gas }:
       outcome: 'bad',
       text: `open and not capped: ${wetEnds.slice(0, 3).join(', ')}${wetEnds.length > 3 ? ' …' : ''}`,
       next: 'cap every wet end first',
-      basis: commonPractice,
     });
   if (!dry)
     found.push({
       outcome: 'bad',
       text: 'fuel is spilt, or petrol is used to rinse: that is wet work',
       next: 'wipe it up, carry the rags out, air the place, then ask again',
-      basis: commonPractice,
     });
-  if (at === 'vehicle' && !away)
+  if (!away)
     found.push({
       outcome: 'bad',
-      text: 'tank and cans stand near',
+      text: at === 'tank' ? 'another tank or can stands near' : 'tank and cans stand near',
       limit: `${HOT_WORK_METRES} m, or another room`,
       next: 'carry tank and cans away and cap them, or work cold',
       basis: hotWork,
@@ -84,14 +71,12 @@ export function judgeSpark({ act, at, tank, wetEnds = [], air, away, dry, gas }:
       outcome: 'bad',
       text: 'the air does not move; vapour is heavier than air and lies in pits',
       next: 'doors open or extraction on, then wait',
-      basis: commonPractice,
     });
   if (gas === undefined)
     found.push({
       outcome: 'doubtful',
       text: 'nobody measured the air',
       next: 'a gas meter at floor height and in the pit says it; a nose does not',
-      basis: commonPractice,
     });
   else
     found.push({
@@ -102,13 +87,8 @@ export function judgeSpark({ act, at, tank, wetEnds = [], air, away, dry, gas }:
       ...(gas > HAZARDOUS ? { next: 'air the bay, measure again at floor height' } : {}),
       basis: atmosphere,
     });
-  const ranked = gravestFirst(found);
-  return {
-    outcome: worst(found.map(({ outcome }) => outcome)),
-    reasons: ranked.map(({ outcome: _, next: __, ...reason }) => reason),
-    next: [
-      ...ranked.flatMap(({ next }) => (next ? [next] : [])),
-      'an extinguisher and a second pair of eyes stand by; local codes and the service information come first',
-    ],
-  };
+  return verdictFrom(found, {
+    basis: commonPractice,
+    next: ['an extinguisher and a second pair of eyes stand by; local codes and the service information come first'],
+  });
 }

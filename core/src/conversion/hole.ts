@@ -1,7 +1,7 @@
 import { commonPractice, computed } from '../basis/index.ts';
 import { InputError } from '../errors/index.ts';
-import { mm, say, type Sentence } from '../quantity/index.ts';
-import { gravestFirst, worst, type Outcome, type Verdict } from '../verdict/index.ts';
+import { mm, say } from '../quantity/index.ts';
+import { verdictFrom, worst, type Found, type Verdict } from '../verdict/index.ts';
 
 /** A hole that is not made yet, and what goes into it. */
 export interface HolePlan {
@@ -37,16 +37,11 @@ const AIR = 10;
 const EDGE = 1.5;
 /** Seal that stays to be squeezed, share; common practice, no source. */
 const FLAT = 0.25;
+/** Whatever is cut falls in. */
+const CHIPS =
+  'chips and tools counted in and out; edges broken, the tank vacuumed and swilled with a magnet before anything goes in';
 /** A hose takes so many degrees of turn without a kink; common practice, no source. */
 const TURN = 30;
-
-interface Found {
-  outcome: Outcome;
-  text: Sentence;
-  figure?: Sentence;
-  limit?: Sentence;
-  next?: string;
-}
 
 /**
  * Before a hole is made: does the stack find room under what hangs above, does metal stay between hole and bolts, is the face flat
@@ -60,23 +55,13 @@ export function judgeHole(plan: HolePlan): Verdict {
   if (!(plan.hole > 0)) throw new InputError('hole', String(plan.hole), 'more than nothing');
   if (!(plan.squeeze > 0)) throw new InputError('squeeze', String(plan.squeeze), 'what the seal gives');
   const found = [fuelled(plan), stack(plan), ...edge(plan), flat(plan), inside(plan), clocking(plan)];
-  const ranked = gravestFirst(found);
-  const outcome = worst(found.map((f) => f.outcome));
-  return {
-    outcome,
-    reasons: ranked.map(({ outcome: _, next: __, ...reason }) => ({
-      ...reason,
-      basis: reason.limit ? computed('measured against what it needs; margins common practice') : commonPractice,
-    })),
-    next: [
-      ...ranked.flatMap(({ next }) => (next ? [next] : [])),
-      ...(outcome === 'bad'
-        ? []
-        : [
-            'chips and tools counted in and out; edges broken, the tank vacuumed and swilled with a magnet before anything goes in',
-          ]),
-    ],
-  };
+  const outcome = worst(found.map((one) => one.outcome));
+  return verdictFrom(
+    found.map((one) =>
+      one.limit ? { ...one, basis: computed('measured against what it needs; margins common practice') } : one,
+    ),
+    { basis: commonPractice, next: outcome === 'bad' ? [] : [CHIPS] },
+  );
 }
 
 const fuelled = ({ neverFuelled }: HolePlan): Found =>

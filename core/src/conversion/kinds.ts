@@ -2,7 +2,7 @@ import { castDraft } from 'immer';
 import { InputError } from '../errors/index.ts';
 import { defineKind, defineSlice, standing, type Debt, type RecordLine, type Stamp } from '../kernel/index.ts';
 import { say } from '../quantity/index.ts';
-import { gravestFirst, type Verdict } from '../verdict/index.ts';
+import { gravestOf, type Verdict } from '../verdict/index.ts';
 import { HolePlannedBody, SupportPlannedBody } from './bodies.ts';
 import { judgeHole, type HolePlan } from './hole.ts';
 import { judgeSupport } from './support.ts';
@@ -22,9 +22,6 @@ export interface ConversionSlice {
   /** What stands of several that knew nothing of one another: the gravest counts. */
   planned: { holes: readonly (Planned & { plan: HolePlan })[]; carries: readonly Planned[] };
 }
-
-const gravest = <T extends { verdict: Verdict }>(list: readonly T[]): T | null =>
-  gravestFirst(list.map((one) => ({ one, outcome: one.verdict.outcome })))[0]?.one ?? null;
 
 const lines = (what: string, planned: Planned | null): RecordLine[] =>
   planned
@@ -70,7 +67,7 @@ export const holePlanned = defineKind<'holePlanned', HolePlannedBody, Conversion
   apply: (own, body, { moment: { id, by, at, knew } }) => {
     const plan = { ...body, boltCircle: body.boltCircle ?? null };
     own.planned.holes = standing(own.planned.holes, castDraft({ id, by, at, plan, verdict: judgeHole(plan) }), knew);
-    own.hole = gravest(own.planned.holes);
+    own.hole = gravestOf(own.planned.holes);
   },
   touches: () => ({ reads: [], writes: ['conversion:hole'] }),
   words: () => 'a hole measured before it is made',
@@ -100,7 +97,7 @@ export const supportPlanned = defineKind<'supportPlanned', SupportPlannedBody, C
       good: { hook: good.hook ?? null, strap: good.strap ?? null, bolt: good.bolt ?? null },
     });
     own.planned.carries = standing(own.planned.carries, castDraft({ id, by, at, verdict }), knew);
-    own.carries = gravest(own.planned.carries);
+    own.carries = gravestOf(own.planned.carries);
   },
   touches: () => ({ reads: [], writes: ['conversion:carries'] }),
   words: () => 'what carries the tank reckoned',

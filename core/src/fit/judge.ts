@@ -2,9 +2,8 @@ import { commonPractice, computed } from '../basis/index.ts';
 import { InputError } from '../errors/index.ts';
 import type { OrderSlice } from '../order/index.ts';
 import type { Answered } from '../questions/index.ts';
-import type { Sentence } from '../quantity/index.ts';
 import { fluidLines, type Connection, type VehicleFile } from '../vehicle/index.ts';
-import { gravestFirst, worst, type Outcome, type Verdict } from '../verdict/index.ts';
+import { verdictFrom, type Found, type Verdict } from '../verdict/index.ts';
 import { chainBetween, endInWords, type End } from './chain.ts';
 import { judgeFigure, type FitFigure } from './figures.ts';
 import { compareList } from './lines.ts';
@@ -25,22 +24,6 @@ export interface FitJudged {
   verdict: Verdict;
   /** Did anybody begin? */
   begun: boolean;
-}
-
-/** One thing that was looked at or measured. */
-export interface Found {
-  /** What it comes to. */
-  outcome: Outcome;
-  /** In words. */
-  text: Sentence;
-  /** Which line. */
-  at?: string;
-  /** Of the new part. */
-  figure?: Sentence;
-  /** Of the old one. */
-  limit?: Sentence;
-  /** What to do. */
-  next?: Sentence;
 }
 
 /** What is always measured, by what the job is. Common practice, no source. */
@@ -189,19 +172,11 @@ export function judgePort(line: Pick<Connection, 'name'>, { is, from, to }: FitS
 }
 
 function verdictOf(found: readonly Found[]): Verdict {
-  const ranked = gravestFirst(found);
-  if (ranked.length === 0)
+  if (found.length === 0)
     return {
       outcome: 'good',
       reasons: [{ text: 'no part comes that would have to fit', basis: commonPractice }],
       next: [],
     };
-  return {
-    outcome: worst(found.map(({ outcome }) => outcome)),
-    reasons: ranked.map(({ outcome: _, next: __, ...reason }) => ({
-      ...reason,
-      basis: computed('old laid on new; sizes by bore on pipe, threads by name'),
-    })),
-    next: [...new Set(ranked.flatMap(({ next }) => (next ? [next] : [])))],
-  };
+  return verdictFrom(found, { basis: computed('old laid on new; sizes by bore on pipe, threads by name') });
 }

@@ -1,7 +1,7 @@
 import { commonPractice, computed } from '../basis/index.ts';
 import { roundTo } from '../estimate/index.ts';
 import { kilopascals, say, type Sentence } from '../quantity/index.ts';
-import { gravestFirst, worst, type Outcome, type Verdict } from '../verdict/index.ts';
+import { gravestFirst, verdictFrom, type Found, type Verdict } from '../verdict/index.ts';
 import { diameters, HOLES_FROM, MOST, type HoleName } from './holes.ts';
 import { driftOf, FIRST_LOOK, limitOf, lookAt, looksAt, secondsMore, type Look } from './look.ts';
 import { equivalentHole } from './orifice.ts';
@@ -11,14 +11,6 @@ import type { HoldJudged, HoldRun } from './types.ts';
 const GONE = 0.1;
 /** A start is worth it from so many steps of the gauge on. */
 const LEAST_START = 10;
-
-interface Found {
-  outcome: Outcome;
-  text: Sentence;
-  figure?: Sentence;
-  limit?: Sentence;
-  next?: Sentence;
-}
 
 /**
  * Does it hold? The square root of the pressure falls in a straight line through any one hole; its slope, with its band, is held
@@ -177,17 +169,15 @@ function verdictOf({ volume }: HoldRun, found: readonly Found[], like?: Sentence
   const basis = computed(
     `line through √p, one-sided t; ${HOLES_FROM.source}; free volume ${roundTo(volume.lo, 0.1)}–${roundTo(volume.hi, 0.1)} L`,
   );
-  const ranked = gravestFirst(found);
-  return {
-    outcome: worst(found.map((f) => f.outcome)),
-    reasons: ranked.map(({ text, figure, limit }, i) => ({
-      text,
-      ...(figure !== undefined ? { figure } : i === 0 && like !== undefined ? { figure: like } : {}),
-      ...(limit !== undefined ? { limit } : {}),
-      basis: figure === undefined && i > 0 ? commonPractice : basis,
-    })),
-    next: ranked.flatMap(({ next }) => (next ? [next] : [])),
-  };
+  // The gravest is what the line tells; what stands beside it without a figure is practice.
+  const [first, ...others] = gravestFirst(found);
+  return verdictFrom(
+    [
+      ...(first ? [{ ...(like === undefined ? {} : { figure: like }), ...first }] : []),
+      ...others.map((one) => (one.figure === undefined ? { ...one, basis: commonPractice } : one)),
+    ],
+    { basis },
+  );
 }
 
 /** How a hold is made; said at that step. */

@@ -1,11 +1,11 @@
 import { commonPractice, computed } from '../basis/index.ts';
 import { InputError } from '../errors/index.ts';
 import { exactly, roundTo, type Span } from '../estimate/index.ts';
-import { litres, mm, rounded, say, type Sentence } from '../quantity/index.ts';
+import { litres, mm, rounded, say } from '../quantity/index.ts';
 import { levelAt, shareAt, type Tilt } from '../shape/index.ts';
 import { staysAboard, tankOutlet } from '../tank/index.ts';
 import { estimateOf, type VehicleFile } from '../vehicle/index.ts';
-import { gravestFirst, worst, type Outcome, type Verdict } from '../verdict/index.ts';
+import { verdictFrom, type Found, type Verdict } from '../verdict/index.ts';
 
 /** A float that swings near a pick-up. */
 export interface FloatNear {
@@ -62,14 +62,6 @@ const AIR = 5;
 /** A return ends at most so far above the floor and at least so far from the pick-up, mm; common practice, no source. */
 const RETURN = { above: 50, away: 100 };
 
-interface Found {
-  outcome: Outcome;
-  text: Sentence;
-  figure?: Sentence;
-  limit?: Sentence;
-  next?: Sentence;
-}
-
 /**
  * Where to cut a pick-up: from the opening’s face to the floor, the gasket on top, less the clearance; a heater’s where it leaves
  * the chosen reserve to the engine. What it leaves level and on a slope, and whether float and return are clear of it.
@@ -98,24 +90,17 @@ export function planPickup(file: VehicleFile, plan: PickupPlan): PickupJudged {
     ...(plan.float ? floatFound(plan.float, cut) : []),
     ...(plan.back ? backFound(plan.back) : []),
   ];
-  const ranked = gravestFirst(found);
   return {
     cut,
     above,
     leaves,
-    verdict: {
-      outcome: worst(found.map(({ outcome }) => outcome)),
-      reasons: ranked.map(({ outcome: _, next: __, ...reason }) => ({
-        ...reason,
-        basis: reason.figure
-          ? commonPractice
-          : computed('opening to floor, gasket, clearance; litres through the shape'),
-      })),
-      next: [
-        ...ranked.flatMap(({ next }) => (next ? [next] : [])),
-        'cut it long first: a second cut can be made, a first one not undone',
-      ],
-    },
+    verdict: verdictFrom(
+      found.map((one) => (one.figure ? { ...one, basis: commonPractice } : one)),
+      {
+        basis: computed('opening to floor, gasket, clearance; litres through the shape'),
+        next: ['cut it long first: a second cut can be made, a first one not undone'],
+      },
+    ),
   };
 }
 

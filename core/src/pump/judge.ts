@@ -1,9 +1,9 @@
 import { commonPractice, computed, fromMemory } from '../basis/index.ts';
 import { InputError } from '../errors/index.ts';
 import { roundTo } from '../estimate/index.ts';
-import { bar as inBar, say, type Sentence } from '../quantity/index.ts';
+import { bar as inBar, say } from '../quantity/index.ts';
 import { pumpOf, type VehicleFile } from '../vehicle/index.ts';
-import { gravestFirst, worst, type Outcome, type Verdict } from '../verdict/index.ts';
+import { verdictFrom, type Found, type Outcome, type Verdict } from '../verdict/index.ts';
 import { demandOf, feedsCarburettor, FLOODS, wantedBar } from './need.ts';
 import { ampsOf, atRatedVolts, flowOf, type PumpRated, type PumpRun } from './run.ts';
 
@@ -28,15 +28,6 @@ export interface RunJudged {
   flow: number | null;
   /** A it should draw; null where nobody knows what it is rated for. */
   amps: { lo: number; hi: number } | null;
-}
-
-interface Found {
-  outcome: Outcome;
-  text: Sentence;
-  figure?: Sentence;
-  limit?: Sentence;
-  basis: Verdict['reasons'][number]['basis'];
-  next?: string;
 }
 
 /**
@@ -66,7 +57,7 @@ export function judgeRun(run: PumpRun, { file, rated }: { file: VehicleFile; rat
     ...tooMuch(run, file),
     ...holds(run),
   ];
-  return { flow, amps, verdict: verdictOf(found) };
+  return { flow, amps, verdict: verdictFrom(found, { basis: commonPractice }) };
 }
 
 function expectedAmps(rated: PumpRated): { lo: number; hi: number } {
@@ -282,15 +273,6 @@ function holds({ bar, held }: PumpRun): Found[] {
       next: 'clamp the feed, then the return: which one keeps it?',
     },
   ];
-}
-
-function verdictOf(found: readonly Found[]): Verdict {
-  const ranked = gravestFirst(found);
-  return {
-    outcome: worst(found.map((f) => f.outcome)),
-    reasons: ranked.map(({ outcome: _, next: __, ...reason }) => reason),
-    next: [...new Set(ranked.flatMap(({ next }) => (next ? [next] : [])))],
-  };
 }
 
 /** Where and how a pump is run on the bench; said at that step. */

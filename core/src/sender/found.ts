@@ -1,7 +1,7 @@
 import { max } from 'simple-statistics';
 import { roundTo } from '../estimate/index.ts';
 import { litres, rounded, say, type Sentence } from '../quantity/index.ts';
-import type { Outcome } from '../verdict/index.ts';
+import type { Found } from '../verdict/index.ts';
 import type { Stops } from './curve.ts';
 import { jumpsOf } from './series.ts';
 import { travelOf } from './travel.ts';
@@ -28,20 +28,6 @@ export interface Dead extends OhmPlace {
 /** Ohms read alike in every unit system. */
 const inOhms = (lo: number, hi: number = lo): string => `${lo === hi ? lo : `${lo}–${hi}`} Ω`;
 
-/** One thing a sweep shows. */
-export interface Finding {
-  /** What it means. */
-  outcome: Outcome;
-  /** In words. */
-  text: Sentence;
-  /** What was read. */
-  figure?: Sentence;
-  /** What it is held against. */
-  limit?: Sentence;
-  /** What to do. */
-  next?: string;
-}
-
 /** The ends of a sweep, Ω while the arm rests. */
 export interface Ends {
   /** At the empty stop. */
@@ -58,21 +44,21 @@ function whereOf({ from, to, litres: between }: Dead): Sentence {
 }
 
 /** Open at one place, up and back. @example deadFinding(spot).outcome // 'bad' */
-export const deadFinding = (spot: Dead): Finding => ({
+export const deadFinding = (spot: Dead): Found => ({
   outcome: 'bad',
   text: say`open at ${whereOf(spot)}, up and back`,
   next: 'do not refit this sender: another one, swept before it goes in',
 });
 
 /** Open once. @example dropOutFinding(spot).outcome // 'doubtful' */
-export const dropOutFinding = (spot: Dead): Finding => ({
+export const dropOutFinding = (spot: Dead): Found => ({
   outcome: 'doubtful',
   text: say`dropped out once, ${whereOf(spot)}: sweeping wipes it clean, the tank does not`,
   next: 'a drop-out in any pass is never good: rather another one',
 });
 
 /** Jumps beyond what the travel explains. @example jumpFindings(passes, { span: 60, over: 3 }) // [] */
-export function jumpFindings(passes: readonly Pass[], { span, over }: { span: number; over: number }): Finding[] {
+export function jumpFindings(passes: readonly Pass[], { span, over }: { span: number; over: number }): Found[] {
   if (span === 0) return [];
   const jumps = jumpsOf(passes, over);
   const twice =
@@ -92,7 +78,7 @@ export function jumpFindings(passes: readonly Pass[], { span, over }: { span: nu
 }
 
 /** Noise as a share of the span. @example noiseFindings(0.04)[0]?.outcome // 'bad' */
-export function noiseFindings(share: number): Finding[] {
+export function noiseFindings(share: number): Found[] {
   if (share <= NOISE.good) return [];
   return [
     {
@@ -106,7 +92,7 @@ export function noiseFindings(share: number): Finding[] {
 }
 
 /** Up against back, pair against pair, and an end that stands still. @example travelFindings(passes, { span: 60, within: 1 }) */
-export function travelFindings(passes: readonly Pass[], { span, within }: { span: number; within: number }): Finding[] {
+export function travelFindings(passes: readonly Pass[], { span, within }: { span: number; within: number }): Found[] {
   const travel = span > 0 ? travelOf(passes, within) : null;
   if (!travel) return [];
   const [lag, rms] = [travel.hysteresis / span, (travel.agree ?? 0) / span];
@@ -149,7 +135,7 @@ export function travelFindings(passes: readonly Pass[], { span, within }: { span
 export function endFindings(
   { empty, full }: Ends,
   { stops, span, swept }: { stops: Stops | null; span: number; swept: number },
-): Finding[] {
+): Found[] {
   if (empty === null || full === null) return [];
   if (span === 0 || swept < END.bad * span)
     return [
@@ -195,7 +181,7 @@ export function endFindings(
 }
 
 /** What of a whole sweep is not there. @example missing(passes) // [] */
-export function missing(passes: readonly Pass[]): Finding[] {
+export function missing(passes: readonly Pass[]): Found[] {
   const readings = (way: Pass['way']) =>
     passes.filter((p) => p.way === way).reduce((most, p) => Math.max(most, p.readings.length), 0);
   const [up, down] = [readings('up'), readings('down')];

@@ -2,7 +2,7 @@ import { max, median, min } from 'simple-statistics';
 import { commonPractice, computed } from '../basis/index.ts';
 import { InputError } from '../errors/index.ts';
 import type { VehicleFile } from '../vehicle/index.ts';
-import { gravestFirst, worst, type Verdict } from '../verdict/index.ts';
+import { verdictFrom, type Found, type Verdict } from '../verdict/index.ts';
 import { heightAt, litresAt, stopsOf, type Stops } from './curve.ts';
 import { noiseOf, opensOf, restAt, type OpenRun } from './series.ts';
 import {
@@ -16,7 +16,6 @@ import {
   travelFindings,
   type Dead,
   type Ends,
-  type Finding,
 } from './found.ts';
 import type { OhmPlace, Pass } from './types.ts';
 
@@ -68,7 +67,7 @@ export function judgeSweep(given: readonly Pass[], { file, family }: Against): S
   const runs = opensOf(passes);
   const { dead, alone } = deadSpots(runs, { stops, near: Math.max(6 * noise, 0.01 * span) });
   const judged = { ends, noise, dead: dead.map(placed), dropOuts: alone.map(placed) };
-  const found: Finding[] = [
+  const found: Found[] = [
     ...judged.dead.map((spot) => deadFinding(spot)),
     ...judged.dropOuts.map((spot) => dropOutFinding(spot)),
     ...jumpFindings(passes, { span, over: Math.max(6 * noise, STEP * span) }),
@@ -164,7 +163,7 @@ function litresOf(file: VehicleFile, stops: Stops | null, { from, to }: OhmPlace
   return { lo: x, hi: y };
 }
 
-function verdictOf(found: readonly Finding[], passes: number): Verdict {
+function verdictOf(found: readonly Found[], passes: number): Verdict {
   const basis = commonPractice;
   if (found.length === 0)
     return {
@@ -177,15 +176,5 @@ function verdictOf(found: readonly Finding[], passes: number): Verdict {
       ],
       next: ['shake the float and hold it under: no bubbles', 'any bent arm is swept again'],
     };
-  const ranked = gravestFirst(found);
-  return {
-    outcome: worst(found.map((f) => f.outcome)),
-    reasons: ranked.map(({ text, figure, limit }) => ({
-      text,
-      ...(figure === undefined ? {} : { figure }),
-      ...(limit === undefined ? {} : { limit }),
-      basis,
-    })),
-    next: [...new Set(ranked.flatMap(({ next }) => (next ? [next] : [])))],
-  };
+  return verdictFrom(found, { basis });
 }

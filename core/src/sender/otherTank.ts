@@ -4,7 +4,7 @@ import type { Span } from '../estimate/index.ts';
 import { litres, rounded, say } from '../quantity/index.ts';
 import { shareAt } from '../shape/index.ts';
 import { estimateOf, type VehicleFile } from '../vehicle/index.ts';
-import { worst, type Outcome, type Verdict } from '../verdict/index.ts';
+import { verdictFrom, type Found, type Verdict } from '../verdict/index.ts';
 
 /** Another tank under the sender that was there. */
 export interface OtherTank {
@@ -72,7 +72,7 @@ export function needleIn(file: VehicleFile, other: OtherTank): NeedleMeans {
   const neverEmpty = heightAt(0) < pickup;
   const lamp = other.lamp === undefined ? null : below(heightAt(other.lamp));
   const most = Math.max(...places.map(({ needle, litres: span }) => Math.abs(span.typ - needle * other.litres)));
-  const found: { outcome: Outcome; text: Verdict['reasons'][number]['text']; next?: string }[] = [
+  const found: Found[] = [
     neverEmpty
       ? {
           outcome: 'bad',
@@ -94,7 +94,7 @@ export function needleIn(file: VehicleFile, other: OtherTank): NeedleMeans {
     ...(lamp
       ? [
           {
-            outcome: (lamp.lo <= dry.hi ? 'bad' : 'good') as Outcome,
+            outcome: lamp.lo <= dry.hi ? ('bad' as const) : ('good' as const),
             text: say`the lamp comes on with ${rounded(litres, lamp, 1)} in it`,
             ...(lamp.lo <= dry.hi ? { next: 'the lamp comes too late here' } : {}),
           },
@@ -105,13 +105,6 @@ export function needleIn(file: VehicleFile, other: OtherTank): NeedleMeans {
     places,
     reserve,
     lamp,
-    verdict: {
-      outcome: worst(found.map(({ outcome }) => outcome)),
-      reasons: found.map(({ text }) => ({
-        text,
-        basis: computed('float’s heights in the new depth, the old profile stretched'),
-      })),
-      next: found.flatMap(({ next }) => (next ? [next] : [])),
-    },
+    verdict: verdictFrom(found, { basis: computed('float’s heights in the new depth, the old profile stretched') }),
   };
 }

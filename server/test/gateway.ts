@@ -13,6 +13,8 @@ export interface Gateway {
 }
 
 interface Wrong {
+  /** Its last reading comes so much later, ms: a gauge that stands still says nothing. */
+  silent?: number;
   /** Answers everything with a redirect to here. */
   redirect?: string;
   /** Says this instead of its list. */
@@ -20,7 +22,7 @@ interface Wrong {
 }
 
 /** Opens one. @example const meter = await openGateway() */
-export async function openGateway({ redirect, list }: Wrong = {}): Promise<Gateway> {
+export async function openGateway({ redirect, list, silent }: Wrong = {}): Promise<Gateway> {
   const asked: string[] = [];
   const streams = new Set<{ destroy: () => void }>();
   const server: Server = createServer((request, response) => {
@@ -40,7 +42,10 @@ export async function openGateway({ redirect, list }: Wrong = {}): Promise<Gatew
       response.writeHead(200, { 'Content-Type': 'text/event-stream' });
       streams.add(response);
       [80, 61.5, null].forEach((value, i) =>
-        setTimeout(() => response.write(`data: ${JSON.stringify({ value, unit: 'Ω', at: 1000 + i })}\n\n`), 20 * i),
+        setTimeout(
+          () => response.write(`data: ${JSON.stringify({ value, unit: 'Ω', at: 1000 + i })}\n\n`),
+          20 * i + (silent && i === 2 ? silent : 0),
+        ),
       );
       return;
     }

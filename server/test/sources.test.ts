@@ -110,6 +110,19 @@ describe('reading', () => {
     expect(values.map(({ value }) => value)).toEqual([80, 61.5, null]);
     expect(values[2]!.text).toBe('open');
   });
+  test('a gauge that stands still is no gauge that is gone: the stream waits for its next reading', async () => {
+    const still = await opened({ silent: 5_000 });
+    const { id } = ((await add(still.address)).json as unknown as { id: string; address: string }[]).find(
+      (one) => one.address === still.address,
+    )!;
+    const first = ((await ines.call('GET', '/sources')).json as unknown as { id: string; address: string }[])[0]!;
+    await marit.call('DELETE', `/sources/${first.id}`);
+    setTimeout(() => still.cut(), 6_000);
+    const { text } = await ines.stream('/jobs/demo-minibus/instruments/multimeter/stream?channel=sweepUp');
+    expect(text.match(/data: /g)).toHaveLength(3);
+    await marit.call('DELETE', `/sources/${id}`);
+    await add(first.address);
+  }, 15_000);
   test('away, it says so and nothing is made up in its place', async () => {
     await gateways[0]!.stop();
     const { status, json } = await ines.call('GET', '/jobs/demo-minibus/instruments/multimeter?channel=senderOhms');

@@ -318,7 +318,9 @@ describe('the ladder by which a ring comes open; common practice, no source', ()
     job.say('ringTried', { rung: 'clean' });
     expect(job.state.flags).toEqual([]);
     job.say('ringTried', { rung: 'steel' });
-    expect(job.state.flags.map(({ text }) => inWords(text)).join()).toMatch(/steel; not tried before: soak it/);
+    expect(job.state.flags.map(({ text }) => inWords(text)).join()).toMatch(
+      /^Steel on steel at the ring; not tried before: soak it/,
+    );
   });
 });
 

@@ -2,24 +2,26 @@ import { castDraft } from 'immer';
 import { defineKind } from '../kernel/index.ts';
 import { UNIT, unitOf, type VehicleSlice } from '../vehicle/index.ts';
 import { BuiltBody, RingTriedBody } from './bodies.ts';
-import { judgeRung } from './opening.ts';
+import { judgeRung, ladderOf } from './opening.ts';
 import type { BenchSlice } from './slice.ts';
 
 type Facts = BenchSlice & VehicleSlice;
 
-/** A rung of the ladder was tried, and the ring did not move. */
+/** A rung of the ladder was tried; whether the ring came open by it, its own entry tells. */
 export const ringTried = defineKind<'ringTried', RingTriedBody, BenchSlice, Facts>({
   kind: 'ringTried',
   version: 1,
   Body: RingTriedBody,
   apply: (own, { rung }, { moment: { id, by, at }, facts, tell }) => {
+    const { kind } = unitOf(facts.vehicle);
+    const name = ladderOf(kind).find(({ id: one }) => one === rung)?.name ?? rung;
     const verdict = judgeRung(
-      unitOf(facts.vehicle).kind,
+      kind,
       rung,
       own.tried.map((one) => one.rung),
     );
     if (verdict.outcome === 'bad')
-      tell('flagged', { text: `ring opened by ${rung}; ${verdict.reasons[0]?.text as string}` });
+      tell('flagged', { text: `${name} at the ring; ${verdict.reasons[0]?.text as string}` });
     own.tried.push(castDraft({ rung, id, by, at }));
   },
   touches: () => ({ reads: [], writes: [UNIT] }),

@@ -7,6 +7,8 @@ import { diagnose, type QuickTest } from './index.ts';
 import { quickTests } from './tests.ts';
 
 const vehicle = archetypes[0]!;
+/** The same with its pump in front of the tank: every test there is can be made on it. */
+const outside: VehicleFile = { ...vehicle, fuelSystem: { pump: 'electricLow', place: 'outside' } };
 const told = (complaint: (typeof complaints)[number], answers: Record<string, string>, file: VehicleFile = vehicle) =>
   diagnose({
     complaint,
@@ -129,7 +131,7 @@ describe('must it come down?', () => {
 
   test('fades: halved by what is cheapest to swap, before any drop', () => {
     const points = (answers: Record<string, string>) =>
-      told('fades', answers).tests.find((t) => t.judged)!.judged!.points;
+      told('fades', answers, outside).tests.find((t) => t.judged)!.judged!.points;
     expect(points({ capLoose: 'yes' })).toBe('elsewhere');
     expect(points({ fromCan: 'yes' })).toBe('tank');
     expect(points({ fromCan: 'no' })).toBe('elsewhere');
@@ -140,6 +142,10 @@ describe('must it come down?', () => {
     expect(points({ suction: '0.3' })).toBe('tank');
     expect(points({ suction: '0.2' })).toBe('nowhere');
     expect(told('fades', { capLoose: 'yes' }).verdict.outcome).toBe('bad');
+    // An outside pump has an inlet to read; one in the tank has none.
+    const offered = (file: VehicleFile) => told('fades', {}, file).tests.map(({ test }) => test.id);
+    expect(offered(outside)).toContain('suction');
+    expect(offered(vehicle)).not.toContain('suction');
   });
 
   test('a bigger tank needs no test to come down', () => expect(told('biggerTank', {}).verdict.outcome).toBe('good'));
@@ -157,7 +163,7 @@ describe('must it come down?', () => {
             const answers = Object.fromEntries(
               Object.entries(given).filter((e): e is [string, string] => e[1] !== undefined),
             );
-            const { tests, verdict } = told(complaint, answers);
+            const { tests, verdict } = told(complaint, answers, outside);
             const elsewhere = tests.some((t) => t.judged?.points === 'elsewhere');
             const stands = tests.some((t) => t.judged?.stands);
             expect(verdict.outcome === 'bad').toBe(elsewhere && !stands);

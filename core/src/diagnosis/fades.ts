@@ -68,6 +68,8 @@ export const suction: QuickTest = {
   id: 'suction',
   name: 'suction at the pump’s inlet, while it fades',
   minutes: 10,
+  // A pump in the tank has no inlet a gauge could be put in front of.
+  applies: ({ fuelSystem }) => fuelSystem?.place !== 'tank',
   how: 'a vacuum gauge on a tee in front of an outside pump; bar under the air',
   reads: { dimension: 'pressure', unit: 'bar' },
   judge: (value) => {

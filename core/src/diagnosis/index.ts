@@ -71,7 +71,8 @@ export type DiagnosisFacts = { complaint: Complaint; vehicle: VehicleFile } & An
  * @example diagnose(state).verdict.outcome // 'bad': the ground loses 0.4 V
  */
 export function diagnose(state: DiagnosisFacts): Diagnosis {
-  const tests = quickTests[state.complaint].map((test): TestState => ({ test, judged: read(test, state) }));
+  const made = quickTests[state.complaint].filter(({ applies }) => applies?.(state.vehicle) ?? true);
+  const tests = made.map((test): TestState => ({ test, judged: read(test, state) }));
   tests.sort(
     (a, b) =>
       Number(a.judged !== null) - Number(b.judged !== null) || decidesPerMinute(b.test) - decidesPerMinute(a.test),

@@ -34,6 +34,8 @@ export interface QuickTest {
   minutes: number;
   /** Where the leads go and what to do. */
   how: string;
+  /** Can it be made on this vehicle at all? Left out: on every one. */
+  applies?: (vehicle: VehicleFile) => boolean;
   /** What is read: a quantity, or one of some words. */
   reads:
     | { dimension: 'voltage' | 'resistance' | 'pressure'; unit: string; open?: boolean }

@@ -1,4 +1,4 @@
-import { addMonths, differenceInDays, differenceInMonths } from 'date-fns';
+import { addMonths, differenceInMonths, formatISO, isAfter, isValid, parseISO } from 'date-fns';
 import { median } from 'simple-statistics';
 import { commonPractice, learned } from '../basis/index.ts';
 import { InputError } from '../errors/index.ts';
@@ -36,10 +36,11 @@ export interface ScreensJudged {
  * @example judgeScreens({ cleaned: ['2026-01-10'], filterAhead: false, sock: false }, '2026-11-27').verdict.outcome // 'doubtful'
  */
 export function judgeScreens({ cleaned, filterAhead, sock }: ScreensKnown, today: string): ScreensJudged {
+  // A day is a day in every zone: read and written by the same clock.
+  const now = parseISO(today);
   const days = cleaned.map((day) => {
-    const at = new Date(day);
-    if (Number.isNaN(at.getTime()) || differenceInDays(at, new Date(today)) > 0)
-      throw new InputError('cleaned', day, 'a day that has been');
+    const at = parseISO(day);
+    if (!isValid(at) || isAfter(at, now)) throw new InputError('cleaned', day, 'a day that has been');
     return at;
   });
   days.sort((a, b) => a.getTime() - b.getTime());
@@ -64,9 +65,8 @@ export function judgeScreens({ cleaned, filterAhead, sock }: ScreensKnown, today
   const span = gaps.length >= 2 ? { lo: Math.min(...gaps), hi: Math.round(median(gaps)) } : USUAL;
   const basis = gaps.length >= 2 ? learned(gaps.length) : commonPractice;
   const due = { from: addMonths(last, span.lo), to: addMonths(last, Math.max(span.lo, span.hi)) };
-  const now = new Date(today);
   const outcome = now > due.to ? 'bad' : now >= due.from ? 'doubtful' : 'good';
-  const day = (at: Date): string => at.toISOString().slice(0, 10);
+  const day = (at: Date): string => formatISO(at, { representation: 'date' });
   return {
     verdict: {
       outcome,

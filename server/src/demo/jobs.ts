@@ -317,7 +317,7 @@ export function demoJobs(now: Date): Entry[][] {
     .safe()
     .drainTo([13, 8], false)
     .log('answer', answerOf(SAMPLE, 'slime'), 10)
-    .log('sampleKept', { of: 'tank', sealed: true, with: 'the shop, cold shelf', tag: 100 }, 2)
+    .log('sampleKept', { of: 'tank', sealed: true, with: 'the shop, cold shelf' }, 2)
     .down();
 
   const pickup7 = new Story('demo-pickup-7', ago(26))

@@ -83,6 +83,9 @@ export async function streamRemote(
   { onReading, onEnd }: { onReading: (line: ReadingLine) => void; onEnd: () => void },
 ): Promise<() => void> {
   const answer = await ask(at, `/stream${query(kind, channel)}`, 'text/event-stream');
+  // A gauge that stands still says nothing for as long as it likes; one that lost its power is told by the line itself.
+  answer.socket.setTimeout(0);
+  answer.socket.setKeepAlive(true, PATIENCE);
   answer.setEncoding('utf8');
   const parser = createParser({
     onEvent: ({ data }) => {

@@ -14,6 +14,11 @@ export function OpeningPanel({ onDone }: { onDone: () => void }) {
   const [chosen, setChosen] = useState<RungId | null>(null);
   const ladder = ladderOf(kind);
   const rung = ladder.find(({ id }) => id === (chosen ?? nextRung(kind, tried)?.id)) ?? null;
+  const opened = async () => {
+    // By which rung it came open stands in the log too, when somebody touched one.
+    if (chosen && !tried.includes(chosen) && !(await enter('ringTried', { rung: chosen }))) return;
+    if (await enter('ring', { state: 'opened' })) onDone();
+  };
   const verdict = rung && judgeRung(kind, rung.id, tried);
   return (
     <HandPanel
@@ -58,10 +63,7 @@ export function OpeningPanel({ onDone }: { onDone: () => void }) {
         ))}
       </ul>
       {!state.signed && state.ring !== 'opened' && (
-        <Strap
-          data-action="it-is-open"
-          onClick={() => void enter('ring', { state: 'opened' }).then((stands) => stands && onDone())}
-        >
+        <Strap data-action="it-is-open" onClick={() => void opened()}>
           It is open, the unit is out
         </Strap>
       )}

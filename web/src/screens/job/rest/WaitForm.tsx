@@ -1,4 +1,5 @@
 import { usualWaits } from '@iron-cradle/core';
+import { format } from 'date-fns';
 import { EntryForm } from '../../../form/EntryForm.tsx';
 import { useState } from 'react';
 import { useController } from 'react-hook-form';
@@ -49,7 +50,7 @@ export function WaitForm() {
         <TextField
           label="Or until the day"
           type="date"
-          value={((day.value ?? '') as string).slice(0, 10)}
+          value={day.value ? format(new Date(day.value as string), 'yyyy-MM-dd') : ''}
           error={problemAt(form.formState.errors, 'until')}
           onChange={(event) =>
             day.onChange(event.target.value === '' ? undefined : new Date(`${event.target.value}T08:00`).toISOString())

@@ -1,3 +1,4 @@
+import { format } from 'date-fns';
 import { useState } from 'react';
 import { EntryForm } from '../../../../form/EntryForm.tsx';
 import { FormYesNo } from '../../../../form/FormYesNo.tsx';
@@ -12,7 +13,7 @@ export function Screens() {
   const [day, setDay] = useState('');
   const [days, setDays] = useState<string[]>([]);
   const form = useEntryForm({ kind: 'screensKnown', start: { cleaned: [] }, onDone: () => setDays([]) });
-  const today = new Date().toISOString().slice(0, 10);
+  const today = format(new Date(), 'yyyy-MM-dd');
   return (
     <section aria-label="screens" className="grid gap-3">
       <h3 className="border-b-2 border-ink pb-1 text-20">Screens in the tank</h3>

@@ -1,5 +1,6 @@
 import { spawnSync } from 'node:child_process';
-import { root } from './lib/paths.mjs';
+
+const root = new URL('..', import.meta.url).pathname;
 
 /** A day is a day wherever the machine stands: what is reckoned with days comes out alike in every zone. */
 const PROGRAM = `

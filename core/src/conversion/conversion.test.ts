@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
-import { checkBody, foldJobOn, logWriter, owed, recordLines, type Entry } from '../job/index.ts';
-import { tell } from '../job/testing.ts';
+import { checkBody, logWriter, owed, recordLines, type Entry } from '../job/index.ts';
+import { elsewhere, inThisOrder, tell } from '../job/testing.ts';
 import { inWords } from '../quantity/index.ts';
 import { archetypes } from '../vehicle/index.ts';
 import { judgeHole, judgeSupport, type HolePlan, type SupportPlan } from './index.ts';
@@ -92,21 +92,15 @@ describe('a support the shop made', () => {
 describe('two devices measured the hole, neither knowing of the other', () => {
   const { boltCircle: _, ...ring } = hole;
   const bodies = { a: { ...ring, recess: 20 }, b: ring };
-  const write = logWriter('job');
-  const opened = write('opened', { name: 'Van', complaint: 'biggerTank', vehicle: archetypes[0]! }) as Entry;
-  const measured = (device: 'a' | 'b'): Entry =>
-    ({
-      ...write('holePlanned', bodies[device]),
-      id: device,
-      device,
-      n: 1,
-      by: device === 'a' ? 'ines' : 'bo',
-      on: opened.id,
-    }) as unknown as Entry;
-  const folded = (...list: Entry[]) => {
-    const whole = [opened, ...list].map((e, i) => ({ ...e, seq: i + 1 }) as Entry);
-    return foldJobOn(null, () => whole, whole)!;
-  };
+  const opened = [
+    logWriter('job')('opened', { name: 'Van', complaint: 'biggerTank', vehicle: archetypes[0]! }) as Entry,
+  ];
+  const measured = (device: 'a' | 'b'): Entry => ({
+    ...elsewhere(opened, 1, { kind: 'holePlanned', body: bodies[device] }),
+    id: device,
+    device,
+  });
+  const folded = (...list: Entry[]) => inThisOrder([...opened, ...list]);
   test('the graver counts, whoever is delivered first; one that knew both takes their place', () => {
     const [a, b] = [measured('a'), measured('b')];
     for (const state of [folded(a, b), folded(b, a)])

@@ -3,6 +3,15 @@ import { judgeFit } from '../fit/index.ts';
 import type { GateItem } from './item.ts';
 import { judgeFindings, judgeThings } from './judges.ts';
 
+/** Nobody tested it yet. */
+const notYet: GateItem['answers'][number] = {
+  value: 'no',
+  label: 'Not yet',
+  outcome: 'bad',
+  says: 'not tested',
+  next: 'test it on the bench: it costs minutes here and hours later',
+};
+
 /** A pump or a sender that is the job is not put back untested. */
 const mustBeTested: GateItem['answers'] = [
   { value: 'passed', label: 'Tests passed', outcome: 'good', says: 'tests passed' },
@@ -13,13 +22,7 @@ const mustBeTested: GateItem['answers'] = [
     says: 'what this job is about was not tested',
     next: 'test it on the bench, the new part too; the lead may decide otherwise with a reason',
   },
-  {
-    value: 'no',
-    label: 'Not yet',
-    outcome: 'bad',
-    says: 'not tested',
-    next: 'test it on the bench: it costs minutes here and hours later',
-  },
+  notYet,
 ];
 
 /** Asked before the ring closes. */
@@ -76,13 +79,7 @@ export const beforeRing: GateItem[] = [
     answers: [
       { value: 'passed', label: 'Tests passed', outcome: 'good', says: 'tests passed' },
       { value: 'none', label: 'Nothing to test', outcome: 'doubtful', says: 'nothing in the tank was changed' },
-      {
-        value: 'no',
-        label: 'Not yet',
-        outcome: 'bad',
-        says: 'not tested',
-        next: 'test it on the bench: it costs minutes here and hours later',
-      },
+      notYet,
     ],
     by: ({ complaint }) => (complaint === 'pump' || complaint === 'level' ? { answers: mustBeTested } : {}),
   },

@@ -1,34 +1,13 @@
 import { inWords } from '../quantity/index.ts';
 import type { Entry } from './index.ts';
 import { foldJob, foldJobOn, owed, recordLines, refusalOf } from './index.ts';
-import { jobAt } from './testing.ts';
+import { elsewhere, jobAt } from './testing.ts';
 
 /** The rules of the log, each on the smallest job that shows it. Entries of a second device are written as it would. */
 type Job = ReturnType<typeof jobAt>;
 
 /** Numbers all a job holds, as the server does. */
 const numbered = (job: Job): Entry[] => job.entries.map((e, i) => ({ ...e, seq: i + 1 }) as Entry);
-
-/** What another tablet wrote, holding the log up to `on`. */
-const elsewhere = (
-  log: readonly Entry[],
-  n: number,
-  kind: string,
-  body: object,
-  on: string | null = log.at(-1)?.id ?? null,
-): Entry =>
-  ({
-    ...log[0],
-    id: `b${n}`,
-    seq: undefined,
-    device: 'other',
-    by: 'bo',
-    n,
-    kind,
-    version: 1,
-    body,
-    on,
-  }) as unknown as Entry;
 
 const deliverAll = (log: readonly Entry[], more: readonly Entry[]) => {
   const whole = [...log, ...more.map((e, i) => ({ ...e, seq: log.length + i + 1 }) as Entry)];
@@ -42,7 +21,7 @@ describe('openings and debts have ids of their own', () => {
     job.log('cleared', { key: 'line:vent', tag: 3 });
     const log = numbered(job);
     // The other tablet, away, parts it once more after it had seen it parted; here it is made.
-    const parted = elsewhere(log, 1, 'cleared', { key: 'line:vent', tag: 3 });
+    const parted = elsewhere(log, 1, { kind: 'cleared', body: { key: 'line:vent', tag: 3 } });
     const state = job.log('made', { key: 'line:vent' });
     expect(state.items.find((i) => i.key === 'line:vent')?.state).toBe('closed');
     const made = { ...job.entries.at(-1)!, on: log.at(-1)!.id } as Entry;
@@ -91,7 +70,10 @@ describe('two devices', () => {
     const look = { asked: true, tight: [], nearly: [], allFist: true, reachable: [] };
     const stop = (n: number, by: string, to: number) =>
       ({
-        ...elsewhere(log, n, 'stopDone', { to: { f: to, r: to }, off: [], capped: [], look, notDone: [] }),
+        ...elsewhere(log, n, {
+          kind: 'stopDone',
+          body: { to: { f: to, r: to }, off: [], capped: [], look, notDone: [] },
+        }),
         id: `${by}${n}`,
         device: by,
         n: 50 + n,
@@ -108,10 +90,13 @@ describe('two devices', () => {
       const { state, log: whole } = deliverAll(log, order);
       expect(state.pose).toEqual({ f: 60, r: 60 });
       expect(keys(state)).toContain('two:pose');
-      const settled = elsewhere(whole, 9, 'settled', {
-        key: 'pose',
-        entries: state.twoDevices.pose!.open,
-        pose: { f: 25, r: 25 },
+      const settled = elsewhere(whole, 9, {
+        kind: 'settled',
+        body: {
+          key: 'pose',
+          entries: state.twoDevices.pose!.open,
+          pose: { f: 25, r: 25 },
+        },
       });
       const after = deliverAll(whole, [settled]).state;
       expect(after.pose).toEqual({ f: 25, r: 25 });
@@ -136,18 +121,22 @@ describe('taking back', () => {
     job.log('note', { text: 'looked at the vent' });
     const log = numbered(job);
     // A note stands on nothing: the battery before it is free to be taken back.
-    const free = elsewhere(log, 1, 'takeBack', { entry: log[1]!.id });
+    const free = elsewhere(log, 1, { kind: 'takeBack', body: { entry: log[1]!.id } });
     const state = foldJob(null, log)!;
     expect(refusalOf(state, free)).toBeNull();
-    const later = deliverAll(log, [elsewhere(log, 2, 'battery', { on: true })]).log;
-    const knows = elsewhere(later, 3, 'takeBack', { entry: log[1]!.id });
+    const later = deliverAll(log, [elsewhere(log, 2, { kind: 'battery', body: { on: true } })]).log;
+    const knows = elsewhere(later, 3, { kind: 'takeBack', body: { entry: log[1]!.id } });
     expect(refusalOf(foldJob(null, later), knows)?.text).toMatch(/stands on it/);
     // The same intention of one who had not seen it is allowed: what arrived meanwhile changes nothing.
     expect(
       refusalOf(foldJob(null, later), { ...knows, device: 'third', n: 1, on: log.at(-1)!.id } as Entry),
     ).toBeNull();
-    expect(refusalOf(state, elsewhere(log, 4, 'takeBack', { entry: log[0]!.id }))?.text).toMatch(/stays/);
-    expect(refusalOf(state, elsewhere(log, 5, 'takeBack', { entry: 'nobody' }))?.text).toMatch(/no such entry/);
+    expect(refusalOf(state, elsewhere(log, 4, { kind: 'takeBack', body: { entry: log[0]!.id } }))?.text).toMatch(
+      /stays/,
+    );
+    expect(refusalOf(state, elsewhere(log, 5, { kind: 'takeBack', body: { entry: 'nobody' } }))?.text).toMatch(
+      /no such entry/,
+    );
   });
 });
 
@@ -165,26 +154,31 @@ describe('after the signature', () => {
 
   test('the shop’s figures set later change nothing that was decided', () => {
     const { log } = signed();
-    const set = { ...elsewhere(log, 1, 'shopFigures', { alone: 5, two: 5, helperMinutes: 1, overshoot: 10, eye: 10 }) };
+    const set = {
+      ...elsewhere(log, 1, {
+        kind: 'shopFigures',
+        body: { alone: 5, two: 5, helperMinutes: 1, overshoot: 10, eye: 10 },
+      }),
+    };
     const { state } = deliverAll(log, [{ ...set, device: 'server', by: 'server' } as Entry]);
     expect(state.signed).not.toBeNull();
-    expect(refusalOf(state, elsewhere(log, 2, 'note', { text: 'late' }))?.todo).toMatch(/addendum/);
+    expect(refusalOf(state, elsewhere(log, 2, { kind: 'note', body: { text: 'late' } }))?.todo).toMatch(/addendum/);
   });
 
   test('a fact made before it and delivered after it is late, and changes nothing until the lead reopens', () => {
     const { before, log } = signed();
-    const late = elsewhere(before, 1, 'cleared', { key: 'line:vent', tag: 3 });
+    const late = elsewhere(before, 1, { kind: 'cleared', body: { key: 'line:vent', tag: 3 } });
     const { state, log: whole } = deliverAll(log, [late]);
     expect(state.signed).not.toBeNull();
     expect(state.late).toMatchObject([{ id: 'b1', stands: false }]);
     expect(state.items.some((i) => i.key === 'line:vent' && i.state === 'open')).toBe(false);
-    const reopened = elsewhere(whole, 2, 'reopened', { reason: 'a line was parted' });
+    const reopened = elsewhere(whole, 2, { kind: 'reopened', body: { reason: 'a line was parted' } });
     const open = deliverAll(whole, [reopened]).state;
     expect(open.signed).toBeNull();
     expect(open.late).toEqual([]);
     expect(keys(open)).toContain('line:vent');
     // Or it is let stand beside what was signed.
-    const stands = elsewhere(whole, 2, 'settled', { key: 'late', entries: ['b1'] });
+    const stands = elsewhere(whole, 2, { kind: 'settled', body: { key: 'late', entries: ['b1'] } });
     const kept = deliverAll(whole, [stands]).state;
     expect(kept.signed).not.toBeNull();
     expect(kept.late).toMatchObject([{ id: 'b1', stands: true }]);
@@ -193,10 +187,10 @@ describe('after the signature', () => {
   test('one who knows that it is signed is refused, and told what can be done', () => {
     const { log } = signed();
     const state = foldJob(null, log);
-    expect(refusalOf(state, elsewhere(log, 1, 'cleared', { key: 'line:vent', tag: 3 }))?.todo).toMatch(
+    expect(refusalOf(state, elsewhere(log, 1, { kind: 'cleared', body: { key: 'line:vent', tag: 3 } }))?.todo).toMatch(
       /addendum|reopen/,
     );
-    expect(refusalOf(state, elsewhere(log, 1, 'addendum', { text: 'cold and dry' }))).toBeNull();
+    expect(refusalOf(state, elsewhere(log, 1, { kind: 'addendum', body: { text: 'cold and dry' } }))).toBeNull();
   });
 });
 

@@ -115,6 +115,31 @@ export function interleavings<T>([a, b]: readonly [readonly T[], readonly T[]]):
   ];
 }
 
+/** What another tablet wrote that held the log up to `on`: the newest of it, where nobody says. @example elsewhere(log, 1, { kind: 'fill', body: { litres: 9 } }) */
+export const elsewhere = (
+  log: readonly Entry[],
+  n: number,
+  { kind, body, on = log.at(-1)?.id ?? null }: { kind: string; body: object; on?: string | null },
+): Entry =>
+  ({
+    ...log[0],
+    id: `b${n}`,
+    seq: undefined,
+    device: 'other',
+    by: 'bo',
+    n,
+    kind,
+    version: 1,
+    body,
+    on,
+  }) as unknown as Entry;
+
+/** The state these entries make, numbered in this order. */
+export function inThisOrder(entries: readonly Entry[]): JobState {
+  const whole = entries.map((one, i) => ({ ...one, seq: i + 1 }) as Entry);
+  return folded(null, whole, whole);
+}
+
 /** What a server makes of entries in the order they arrive: who gets a number, who is refused. */
 export function deliver(
   common: readonly Entry[],

@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { exactly } from '../estimate/index.ts';
-import { foldJobOn, type Entry } from '../job/index.ts';
-import { jobAt } from '../job/testing.ts';
+import type { Entry } from '../job/index.ts';
+import { elsewhere, inThisOrder as folded, jobAt } from '../job/testing.ts';
 import { usualArchetypes } from '../vehicle/testing.ts';
 
 /** A box of 100 L, so that litres are heights times 0.4. */
@@ -16,25 +16,6 @@ const van = {
   },
 };
 
-/** What another tablet wrote that held the log up to `on`. */
-const elsewhere = (log: readonly Entry[], n: number, { kind, body }: { kind: string; body: object }, on: string) =>
-  ({
-    ...log[0],
-    id: `b${n}`,
-    seq: undefined,
-    device: 'other',
-    by: 'bo',
-    n,
-    kind,
-    version: 1,
-    body,
-    on,
-  }) as unknown as Entry;
-const folded = (entries: readonly Entry[]) => {
-  const whole = entries.map((e, i) => ({ ...e, seq: i + 1 }) as Entry);
-  return foldJobOn(null, () => whole, whole)!;
-};
-
 describe('two tablets say different things of the litres', () => {
   const job = jobAt({ vehicle: van });
   job.log('fuelWitness', { witness: 'dip', reading: 125 });
@@ -43,7 +24,7 @@ describe('two tablets say different things of the litres', () => {
   // Here twenty litres were drained into a can, there ten were filled in; neither knew of the other.
   job.log('container', { number: 1, capacity: 25, litres: 20, clean: true });
   const out = { ...job.entries.at(-1)!, on } as Entry;
-  const filled = elsewhere(log, 1, { kind: 'fill', body: { litres: 10, from: 'new' } }, on);
+  const filled = elsewhere(log, 1, { kind: 'fill', body: { litres: 10, from: 'new' }, on });
 
   test('unsettled: the widest of what each alone would say, in either order of delivery', () => {
     const orders = [folded([...log, out, filled]), folded([...log, filled, out])];
@@ -62,12 +43,11 @@ describe('two tablets say different things of the litres', () => {
   test('settled: what was said stands from then on, and what comes out afterwards is counted from it', () => {
     const state = folded([...log, out, filled]);
     const whole = [...log, out, filled];
-    const settled = elsewhere(
-      whole,
-      2,
-      { kind: 'settled', body: { key: 'fuel', litres: 42, entries: state.twoDevices.fuel!.open } },
-      filled.id,
-    );
+    const settled = elsewhere(whole, 2, {
+      kind: 'settled',
+      body: { key: 'fuel', litres: 42, entries: state.twoDevices.fuel!.open },
+      on: filled.id,
+    });
     const after = folded([...whole, settled]);
     expect(after.twoDevices.fuel?.open).toEqual([]);
     const said = after.witnesses.find(({ id }) => id === 'b2')!;
@@ -77,12 +57,11 @@ describe('two tablets say different things of the litres', () => {
   });
   test('settled about something else moves no litre', () => {
     const before = folded([...log, out]);
-    const other = elsewhere(
-      [...log, out],
-      2,
-      { kind: 'settled', body: { key: 'pose', entries: [], pose: { f: 0, r: 0 } } },
-      out.id,
-    );
+    const other = elsewhere([...log, out], 2, {
+      kind: 'settled',
+      body: { key: 'pose', entries: [], pose: { f: 0, r: 0 } },
+      on: out.id,
+    });
     expect(folded([...log, out, other]).witnesses).toHaveLength(before.witnesses.length);
   });
 });

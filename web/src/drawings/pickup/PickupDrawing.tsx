@@ -54,17 +54,12 @@ export function PickupDrawing({ plan, above, cut }: PickupDrawingProps) {
       />
       {pivot && (
         <g clipPath="url(#pickup-tank)">
-          <path
-            d={`M${pivot.x} ${pivot.y - reach}A${reach} ${reach} 0 0 1 ${pivot.x} ${pivot.y + reach}`}
+          <circle
+            cx={pivot.x}
+            cy={pivot.y}
+            r={reach}
             fill="none"
             stroke="var(--ink)"
-            strokeWidth="2"
-            strokeDasharray="3 5"
-          />
-          <path
-            d={`M${pivot.x} ${pivot.y - reach}A${reach} ${reach} 0 0 0 ${pivot.x} ${pivot.y + reach}`}
-            fill="none"
-            stroke="var(--edge)"
             strokeWidth="2"
             strokeDasharray="3 5"
           />

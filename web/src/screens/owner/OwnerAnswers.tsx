@@ -1,7 +1,7 @@
 import { agreed, proposalWords, unanswered } from '@iron-cradle/core';
 import { EntryForm } from '../../form/EntryForm.tsx';
 import { useState } from 'react';
-import { FormText } from '../../form/FormText.tsx';
+import { WhoAndHow } from '../../form/WhoAndHow.tsx';
 import { useEntryForm } from '../../form/useEntryForm.ts';
 import { useJob } from '../../log/useJob.ts';
 import { Strap } from '../../look/Strap.tsx';
@@ -50,16 +50,7 @@ export function OwnerAnswers() {
               </button>
             </div>
           ))}
-          <div className="grid gap-4 mid:grid-cols-2">
-            <FormText form={form} name="who" label="Who said it" maxLength={80} expected="a name" />
-            <FormText
-              form={form}
-              name="how"
-              label="How: by phone, at the counter, in writing"
-              maxLength={80}
-              expected="how it was said"
-            />
-          </div>
+          <WhoAndHow form={form} />
           <Strap
             type="submit"
             data-action="owner-said"

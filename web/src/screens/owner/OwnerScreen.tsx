@@ -87,7 +87,7 @@ function OwnerPage() {
       </article>
       {!state.signed && (
         <div className="no-print grid gap-8 p-5 mid:p-9">
-          <WhileDownForm drop={drop} currency={currency} />
+          <WhileDownForm drop={drop} />
           <OwnerAnswers />
         </div>
       )}

@@ -1,17 +1,16 @@
 import { roundTo } from '@iron-cradle/core';
 import { EntryForm } from '../../form/EntryForm.tsx';
-import { FormQuantity } from '../../form/FormQuantity.tsx';
+import { FormPrice } from '../../form/FormPrice.tsx';
 import { FormText } from '../../form/FormText.tsx';
 import { useEntryForm } from '../../form/useEntryForm.ts';
 
 interface WhileDownFormProps {
   /** What another drop costs; null where nobody can say. */
   drop: { lo: number; hi: number } | null;
-  currency: string;
 }
 
 /** What is cheap now and dear later goes on the list: what it is, and its price. */
-export function WhileDownForm({ drop, currency }: WhileDownFormProps) {
+export function WhileDownForm({ drop }: WhileDownFormProps) {
   const form = useEntryForm({ kind: 'proposed', start: { why: 'whileDown', what: '' } });
   return (
     <EntryForm
@@ -27,15 +26,7 @@ export function WhileDownForm({ drop, currency }: WhileDownFormProps) {
           maxLength={120}
           expected="what would be done"
         />
-        <FormQuantity
-          form={form}
-          name="price"
-          label={`Its price${currency ? ` in ${currency}` : ''}`}
-          dimension="count"
-          unit="one"
-          step={0.01}
-          decimals={2}
-        />
+        <FormPrice form={form} name="price" label="Its price" />
       </div>
       <button type="submit" className="btn" data-action="while-down">
         On the list

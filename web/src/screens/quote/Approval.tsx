@@ -1,6 +1,6 @@
 import { FormChoice } from '../../form/FormChoice.tsx';
 import { EntryForm } from '../../form/EntryForm.tsx';
-import { FormText } from '../../form/FormText.tsx';
+import { WhoAndHow } from '../../form/WhoAndHow.tsx';
 import { useEntryForm } from '../../form/useEntryForm.ts';
 
 const answers = [
@@ -23,16 +23,7 @@ export function Approval() {
         options={answers}
         expected="yes, no, or call first"
       />
-      <div className="grid gap-4 mid:grid-cols-2">
-        <FormText form={form} name="who" label="Who said it" maxLength={80} expected="a name" />
-        <FormText
-          form={form}
-          name="how"
-          label="How: by phone, at the counter, in writing"
-          maxLength={80}
-          expected="how it was said"
-        />
-      </div>
+      <WhoAndHow form={form} />
       <button type="submit" className="btn" data-action="approval">
         Write it down
       </button>

@@ -127,7 +127,7 @@ function QuotePage() {
         title={`Price of ${parts.find((p) => p.id === pricing)?.name ?? ''}`}
         hint="For one piece, in the shop’s currency."
       >
-        {pricing && <PriceForm of={pricing} currency={quote.currency} onDone={() => setPricing(null)} />}
+        {pricing && <PriceForm of={pricing} onDone={() => setPricing(null)} />}
       </Sheet>
     </main>
   );

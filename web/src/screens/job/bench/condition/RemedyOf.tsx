@@ -1,10 +1,10 @@
-import { remedies, remediesFor, type Finding, type RemedyId } from '@iron-cradle/core';
+import { leftInWords, remedies, remediesFor, type Finding, type RemedyId } from '@iron-cradle/core';
 import { EntryForm } from '../../../../form/EntryForm.tsx';
 import { useMemo, useState } from 'react';
-import { FormQuantity } from '../../../../form/FormQuantity.tsx';
+import { FormPrice } from '../../../../form/FormPrice.tsx';
 import { useEntryForm } from '../../../../form/useEntryForm.ts';
 import { useJob } from '../../../../log/useJob.ts';
-import { useShop } from '../../../../net/queries.ts';
+import { useNow } from '../../../../ui/useNow.ts';
 
 const hours = (minutes: number): string =>
   minutes < 120
@@ -46,8 +46,10 @@ export function RemedyOf({ finding }: { finding: Finding }) {
 function Remedy({ id, finding, onDone }: { id: RemedyId; finding: Finding; onDone: () => void }) {
   const { state, enter } = useJob();
   const remedy = remedies[id];
-  const waits = state.waits.some(({ what, ended }) => what === remedy.wait?.what && !ended);
-  const currency = useShop().data?.prices.currency ?? '';
+  const runs = state.waits.find(({ what, ended }) => what === remedy.wait?.what && !ended);
+  const now = useNow(15_000);
+  const left = runs ? leftInWords(runs, now) : null;
+  const over = left === null || left === 'done';
   const start = useMemo(
     () => ({
       why: 'mend' as const,
@@ -72,7 +74,7 @@ function Remedy({ id, finding, onDone }: { id: RemedyId; finding: Finding; onDon
           type="button"
           className="btn"
           data-action="remedy-wait"
-          disabled={waits}
+          disabled={runs !== undefined}
           onClick={() =>
             void enter('wait', {
               what: remedy.wait!.what,
@@ -82,7 +84,7 @@ function Remedy({ id, finding, onDone }: { id: RemedyId; finding: Finding; onDon
             })
           }
         >
-          {waits ? `${remedy.wait.what}: it runs` : `Start: ${remedy.wait.what}, ${hours(remedy.wait.typ)}`}
+          {left ? `${remedy.wait.what}: ${left}` : `Start: ${remedy.wait.what}, ${hours(remedy.wait.typ)}`}
         </button>
       )}
       <button
@@ -98,18 +100,10 @@ function Remedy({ id, finding, onDone }: { id: RemedyId; finding: Finding; onDon
           }).then((stands) => stands && onDone())
         }
       >
-        Done: {remedy.done}, looked at again
+        {over ? 'Done' : 'Done all the same'}: {remedy.done}, looked at again
       </button>
       <EntryForm say={() => form.say()} className="grid gap-2">
-        <FormQuantity
-          form={form}
-          name="price"
-          label={`Its price${currency ? ` in ${currency}` : ''} (may stay empty)`}
-          dimension="count"
-          unit="one"
-          step={0.01}
-          decimals={2}
-        />
+        <FormPrice form={form} name="price" label="Its price" hint="may stay empty" />
         <button type="submit" className="btn" data-action="ask-owner">
           Ask the owner first
         </button>

@@ -1,5 +1,6 @@
 // What the subjects of the bench give to others; index.ts passes it on.
 export { buildSteps, judgeBuilt, judgeRung, ladderOf, LIFT_OUT, nextRung, type RungId } from './bench/index.ts';
+export { driverStands, foundOf } from './bench/index.ts';
 export { judgePart, judgeUnit, partOf, pieceOf, unitBegun, wordOf, type Piece } from './bench/index.ts';
 export {
   placesOf,
@@ -44,10 +45,26 @@ export {
   type HoldJudged,
   type HoleName,
 } from './hold/index.ts';
-export { RUN_CAUTION } from './pump/index.ts';
-export { readSweep, senderFamilies, writeSweep } from './sender/index.ts';
+export { readRun, RUN_CAUTION, runFrom, writeRun, type PumpRun, type RunReading } from './pump/index.ts';
+export {
+  driverSees,
+  driverWord,
+  readSweep,
+  senderFamilies,
+  writeSweep,
+  type DriverSees,
+  type Trace,
+} from './sender/index.ts';
 export { drillFor, judgeThread, mustNotMeet, rankThreads, threads, type Measured, type Seals } from './thread/index.ts';
-export { searchPlaces, type SearchPlace, type TesterState, type WayState } from './vacuum/index.ts';
+export {
+  fallOf,
+  searchPlaces,
+  wayFrom,
+  type VacuumReading,
+  type SearchPlace,
+  type TesterState,
+  type WayState,
+} from './vacuum/index.ts';
 export {
   agreed,
   agreedSum,

@@ -18,6 +18,7 @@ import {
   ValidateBy,
   ValidateNested,
 } from 'class-validator';
+import { driverSees, type DriverSees } from '../sender/index.ts';
 import { Written } from '../checked/index.ts';
 import { rungIds, type RungId } from './opening.ts';
 
@@ -126,6 +127,16 @@ export class PartSwappedBody {
   @IsOptional() @IsBoolean() again?: boolean;
 }
 
+/** A whole new unit goes in for all that came out. */
+export class UnitSwappedBody {
+  /** What is written on it. */
+  @IsString() @Length(1, 120) @Written('what goes in, as it is written on it') with!: string;
+  /** Number painted on it. */
+  @IsOptional() @IsInt() @Min(1) tag?: number;
+  /** It is what was there before, fitted again: the new one was fitted in error. */
+  @IsOptional() @IsBoolean() again?: boolean;
+}
+
 /** The float’s height below the flange at both stops, now and of a sound one. */
 export class ArmMeasuredBody {
   /** Id of the part. */
@@ -154,6 +165,14 @@ export class SenderKeptBody {
   @IsNumber() @Min(0) @Max(300) pickup!: number;
   /** Share of the needle at which the lamp comes on. */
   @IsOptional() @IsNumber() @Min(0) @Max(1) lamp?: number;
+}
+
+/** What the driver saw of the gauge. */
+export class DriverSawBody {
+  /** What. */
+  @IsIn(driverSees) saw!: DriverSees;
+  /** Where on the needle, 0 empty to 1 full; of a jump. */
+  @IsOptional() @IsNumber() @Min(0) @Max(1) where?: number;
 }
 
 /** A rung was tried. */

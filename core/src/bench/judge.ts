@@ -1,4 +1,4 @@
-import { computed } from '../basis/index.ts';
+import { commonPractice, computed } from '../basis/index.ts';
 import type { OrderSlice } from '../order/index.ts';
 import { unitOf, type PartKind, type UnitPart, type VehicleSlice } from '../vehicle/index.ts';
 import { gravestFirst, worst, type Outcome, type Verdict } from '../verdict/index.ts';
@@ -10,8 +10,12 @@ export type BenchFacts = BenchSlice & VehicleSlice & Pick<OrderSlice, 'complaint
 /** What a look is not enough for: what this job is about, and what is new. */
 const TESTED: Partial<Record<PartKind, Exclude<How, 'looked'>>> = { pump: 'run', sender: 'swept' };
 
+/** What is asked of a whole new unit too: its seal, its index, what closes it. */
+const CLOSES: readonly PartKind[] = ['flange', 'seal', 'ring', 'collar', 'screws'];
+
 /**
- * One part of the unit as it goes back: its newest word; a pump that this job is about, or that is new, is run, a sender swept.
+ * One part of the unit as it goes back: its newest word; a pump that this job is about, or that is new, is run, a sender swept. What came
+ * in a whole new unit is asked only where it closes, and where it is what the job is about.
  *
  * @example judgePart(state, part).outcome // 'unknown' while nobody said a word
  */
@@ -19,12 +23,11 @@ export function judgePart(state: BenchFacts, part: UnitPart): Verdict {
   const piece = pieceOf(state, part.id);
   const word = wordOf(piece);
   const test = TESTED[part.kind];
-  const asked =
-    test !== undefined &&
-    (piece.called !== null ||
-      (state.complaint === 'pump' && part.kind === 'pump') ||
-      (state.complaint === 'level' && part.kind === 'sender'));
+  const about = state.complaint === 'pump' ? 'pump' : state.complaint === 'level' ? 'sender' : null;
+  const asked = test !== undefined && (part.kind === about || (piece.called !== null && !piece.whole));
   const basis = computed('newest word about each part');
+  if (!word && piece.whole && !asked && !CLOSES.includes(part.kind))
+    return { outcome: 'good', reasons: [{ text: 'came in the whole new unit', basis: commonPractice }], next: [] };
   if (!word)
     return {
       outcome: 'unknown',

@@ -2,12 +2,11 @@ import { seen } from '../basis/index.ts';
 import { InputError } from '../errors/index.ts';
 import { defineKind } from '../kernel/index.ts';
 import { judgeRun, leastVolts } from '../pump/index.ts';
-import { judgeNeedle, judgeSweep } from '../sender/index.ts';
+import { judgeNeedle, judgeSweep, keptOf, keptOfTaps, stopsOf, type Against } from '../sender/index.ts';
 import type { VehicleSlice } from '../vehicle/index.ts';
-import { PartSaidBody, PartSwappedBody, PumpRanBody, SweptBody } from './bodies.ts';
-import { buildSteps } from './assembly.ts';
+import { PartSaidBody, PumpRanBody, SweptBody } from './bodies.ts';
 import { partOf, type BenchSlice } from './slice.ts';
-import { add, written } from './words.ts';
+import { add, MODULE, written } from './words.ts';
 
 type Facts = BenchSlice & VehicleSlice;
 
@@ -23,7 +22,7 @@ export const partSaid = defineKind<'partSaid', PartSaidBody, BenchSlice, Facts>(
     if (outcome !== 'good') tell('unitChanged', {});
   },
   touches: ({ parts, outcome }) => ({
-    reads: [],
+    reads: [MODULE],
     writes: [...parts.map(written), ...(outcome === 'good' ? [] : ['gate:3'])],
   }),
   words: ({ parts, outcome, found }) =>
@@ -45,20 +44,33 @@ export const swept = defineKind<'swept', SweptBody, BenchSlice, Facts>({
       throw new InputError('body.passes', '', 'what the meter read, or where the needle jumped');
   },
   apply: (own, { part, passes, taps, family }, { moment, facts, tell }) => {
-    const verdict = passes
-      ? judgeSweep(
-          passes.map(({ way, ohms }) => ({ way, readings: ohms.map((one) => ({ ohms: one })) })),
-          { file: facts.vehicle, ...(family ? { family } : {}) },
-        ).verdict
-      : judgeNeedle(taps ?? []);
-    add(own, part, { how: 'swept', verdict, moment });
+    const { verdict, sweep } = passes
+      ? sweptByMeter(passes, { file: facts.vehicle, family, old: oldEnds(own, part) })
+      : { verdict: judgeNeedle(taps ?? []), sweep: keptOfTaps(taps ?? []) };
+    add(own, part, { how: 'swept', verdict, sweep, moment });
     if (verdict.outcome !== 'good') tell('unitChanged', {});
   },
-  touches: ({ part }) => ({ reads: [], writes: [written(part), 'gate:3'] }),
+  touches: ({ part }) => ({ reads: [MODULE], writes: [written(part), 'gate:3'] }),
   words: ({ part }) => `${part} swept`,
   arbitrary: (f) =>
     f.record({ part: f.constantFrom('sender', 'moon'), taps: f.constant([{ way: 'up' as const, at: 0.4 }]) }),
 });
+
+function sweptByMeter(passes: NonNullable<SweptBody['passes']>, against: Against) {
+  const read = passes.map(({ way, ohms }) => ({ way, readings: ohms.map((one) => ({ ohms: one })) }));
+  const judged = judgeSweep(read, against);
+  return {
+    verdict: judged.verdict,
+    sweep: keptOf(read, judged, stopsOf(against.file.sender, against.family)),
+  };
+}
+
+/** Ends of the one that came out, where one goes in for it. */
+const oldEnds = ({ pieces }: Pick<BenchSlice, 'pieces'>, part: string) =>
+  (pieces[part] ?? [])
+    .slice(0, -1)
+    .flatMap(({ words }) => words)
+    .findLast(({ sweep }) => sweep !== undefined && sweep.ends.empty !== null && sweep.ends.full !== null)?.sweep?.ends;
 
 /** A pump was run. */
 export const pumpRan = defineKind<'pumpRan', PumpRanBody, BenchSlice, Facts>({
@@ -96,7 +108,7 @@ export const pumpRan = defineKind<'pumpRan', PumpRanBody, BenchSlice, Facts>({
     add(own, part, { how: 'run', verdict, moment });
     if (verdict.outcome !== 'good') tell('unitChanged', {});
   },
-  touches: ({ part }) => ({ reads: [], writes: [written(part), 'gate:3'] }),
+  touches: ({ part }) => ({ reads: [MODULE], writes: [written(part), 'gate:3'] }),
   words: ({ part, volts }) => `${part} run at ${volts} V`,
   arbitrary: (f) =>
     f.record({
@@ -105,26 +117,4 @@ export const pumpRan = defineKind<'pumpRan', PumpRanBody, BenchSlice, Facts>({
       litres: f.constant(0.5),
       seconds: f.constant(20),
     }),
-});
-
-/** Another part goes in. */
-export const partSwapped = defineKind<'partSwapped', PartSwappedBody, BenchSlice, Facts>({
-  kind: 'partSwapped',
-  version: 1,
-  Body: PartSwappedBody,
-  apply: (own, { part, with: called, tag, again }, { moment, tell, facts }) => {
-    tell('unitChanged', {});
-    // What sits on it comes off with it.
-    const steps = buildSteps(facts).map(({ id }) => id);
-    const from = steps.indexOf(part);
-    own.built = own.built.filter(({ id, step }) => !moment.knew(id) || from < 0 || steps.indexOf(step) < from);
-    const list = (own.pieces[part] ??= [{ called: null, tag: null, words: [] }]);
-    const before = list.at(-2);
-    // Fitted in error and taken out again: what was there before goes back, with all that was said of it.
-    if (again && before) return void list.push({ ...before, words: [...before.words] });
-    list.push({ called, tag: tag ?? null, words: [] });
-  },
-  touches: ({ part }) => ({ reads: [], writes: [written(part), 'gate:3'] }),
-  words: ({ part, with: called, again }) => `${part} out, “${called}” in${again ? ' again' : ''}`,
-  arbitrary: (f) => f.record({ part: f.constantFrom('pump', 'sender'), with: f.constantFrom('90 L/h', '20 to 80') }),
 });

@@ -1,10 +1,10 @@
 import { castDraft } from 'immer';
 import { InputError } from '../errors/index.ts';
 import { defineKind } from '../kernel/index.ts';
-import { judgeArm, needleIn } from '../sender/index.ts';
+import { driverWord, judgeArm, needleIn } from '../sender/index.ts';
 import type { VehicleSlice } from '../vehicle/index.ts';
-import { ArmMeasuredBody, SenderKeptBody } from './bodies.ts';
-import { add, written } from './words.ts';
+import { ArmMeasuredBody, DriverSawBody, SenderKeptBody } from './bodies.ts';
+import { add, MODULE, written } from './words.ts';
 import type { BenchSlice } from './slice.ts';
 
 type Facts = BenchSlice & VehicleSlice;
@@ -24,7 +24,7 @@ export const armMeasured = defineKind<'armMeasured', ArmMeasuredBody, BenchSlice
     add(own, part, { how: 'measured', verdict, moment });
     if (verdict.outcome !== 'good') tell('unitChanged', {});
   },
-  touches: ({ part }) => ({ reads: [], writes: [written(part), 'gate:3'] }),
+  touches: ({ part }) => ({ reads: [MODULE], writes: [written(part), 'gate:3'] }),
   words: ({ part }) => `${part}: float measured at both stops`,
   arbitrary: (f) =>
     f.record({
@@ -58,4 +58,16 @@ export const senderKept = defineKind<'senderKept', SenderKeptBody, BenchSlice, F
       full: f.constant(20),
       pickup: f.constant(10),
     }),
+});
+
+/** What the driver saw of the gauge. */
+export const driverSaw = defineKind<'driverSaw', DriverSawBody, BenchSlice, Facts>({
+  kind: 'driverSaw',
+  version: 1,
+  Body: DriverSawBody,
+  apply: (own, { saw, where }, { moment: { id, by, at } }) =>
+    void (own.driver = { saw, ...(where === undefined || saw !== 'jumps' ? {} : { where }), id, by, at }),
+  touches: () => ({ reads: [], writes: ['driver'] }),
+  words: ({ saw }) => `driver: ${driverWord[saw]}`,
+  arbitrary: (f) => f.record({ saw: f.constantFrom('jumps' as const, 'stuckFull' as const) }),
 });

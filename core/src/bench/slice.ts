@@ -1,7 +1,8 @@
 import { defineSlice, type RecordLine, type Stamp } from '../kernel/index.ts';
 import { say, type Sentence } from '../quantity/index.ts';
+import { driverStands } from './driver.ts';
 import type { RungId } from './opening.ts';
-import type { NeedleMeans } from '../sender/index.ts';
+import type { DriverSaw, NeedleMeans, SweepKept } from '../sender/index.ts';
 import { unitOf, type UnitPart, type VehicleSlice } from '../vehicle/index.ts';
 import { gravestOf, type Verdict } from '../verdict/index.ts';
 
@@ -14,6 +15,8 @@ export interface PartWord extends Stamp {
   how: How;
   /** What it comes to. */
   verdict: Verdict;
+  /** How a sweep looked; absent for every other word. */
+  sweep?: SweepKept;
 }
 
 /** One that lies on the bench: the part that came out, or what goes in for it. */
@@ -22,6 +25,8 @@ export interface Piece {
   called: string | null;
   /** Number painted on it; null where it has none of its own. */
   tag: number | null;
+  /** Did it come as part of a whole new unit? */
+  whole?: true;
   /** Every word about it, oldest first. */
   words: readonly PartWord[];
 }
@@ -36,6 +41,8 @@ export interface BenchSlice {
   built: readonly ({ step: string } & Stamp)[];
   /** What the old sender’s needle means in another tank; null: nobody asked. */
   needle: (NeedleMeans & Stamp) | null;
+  /** What the driver saw of the gauge; null: nobody asked. */
+  driver: (DriverSaw & Stamp) | null;
 }
 
 /**
@@ -67,7 +74,7 @@ export const partOf = ({ vehicle }: VehicleSlice, id: string): UnitPart | undefi
 /** Holds what was done on the bench. */
 export const benchSlice = defineSlice<BenchSlice, BenchSlice & VehicleSlice>({
   name: 'bench',
-  start: () => ({ pieces: {}, tried: [], built: [], needle: null }),
+  start: () => ({ pieces: {}, tried: [], built: [], needle: null, driver: null }),
   hears: {
     // Opened again, or another part in it: what was put together is asked anew.
     ring: (own, { state }, { moment }) => {
@@ -76,6 +83,7 @@ export const benchSlice = defineSlice<BenchSlice, BenchSlice & VehicleSlice>({
   },
   record: (state): RecordLine[] => [
     ...needleLines(state),
+    ...driverLines(state),
     ...Object.entries(state.pieces).flatMap(([id, list]) => {
       const name = partOf(state, id)?.name ?? id;
       const tested = list.filter((piece) => piece.words.some((word) => word.how !== 'looked'));
@@ -107,6 +115,14 @@ const needleLines = ({ needle }: BenchSlice): RecordLine[] =>
         at: needle.at,
       }))
     : [];
+
+const driverLines = (state: BenchSlice & VehicleSlice): RecordLine[] =>
+  (driverStands(state)?.reasons ?? []).map(({ text }) => ({
+    under: 'bench',
+    text,
+    by: state.driver!.by,
+    at: state.driver!.at,
+  }));
 
 /** “pump out: 31 of 64 L/h; pump “90 L/h” in: it delivers what it is rated for”. */
 function pieceWords(name: string, piece: Piece, { out, first }: { out: boolean; first: boolean }): Sentence {

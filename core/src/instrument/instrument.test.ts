@@ -8,6 +8,9 @@ import { BLEEDING, type InstrumentKind, instruments, readInstrument } from './in
 import { airThrough, areaOf } from '../hold/index.ts';
 import { hiddenTruth } from '../truth/index.ts';
 import { nowOf } from './now.ts';
+import { judgeRun, runFrom, wantedBar } from '../pump/index.ts';
+import { inWords } from '../quantity/index.ts';
+import { wayFrom } from '../vacuum/index.ts';
 
 const rail = archetypes[0]!;
 const write = logWriter('job');
@@ -114,6 +117,62 @@ describe('instruments', () => {
     expect(fallen(leaks)).toBeGreaterThan(0.75 * atFirst);
     const mended = [write('finding', { what: 'seam', where: 'outside', verdict: 'good', note: 'repaired' })];
     expect(fallen(job('leak', mended))).toBeLessThan(0.5);
+  });
+  test('a pump whose hose inside is split: current sound, flow low, falls once it stands; another hose, and it is sound', () => {
+    const passes = (state: JobState) => {
+      const read = (kind: InstrumentKind, channelId: string, seconds: number, off?: number) =>
+        readInstrument(state, {
+          kind,
+          channelId,
+          since: start,
+          at: start + seconds * 1000,
+          off: off === undefined ? undefined : start + off * 1000,
+          chance: () => 0.25, // no noise
+        }).value!;
+      const readings = [...Array.from({ length: 21 }, (_, s) => [s] as const), [30, 20] as const].map(([at, off]) => ({
+        at,
+        volts: read('supply', 'volts', at, off),
+        amps: read('supply', 'amps', at, off),
+        bar: read('pressureGauge', 'outlet', at, off),
+        litres: read('flowCounter', 'bench', at, off),
+      }));
+      return judgeRun(runFrom(readings), {
+        file: state.vehicle,
+        rated: { volts: 12, flow: 90, bar: wantedBar(rail)!.hi },
+      });
+    };
+    const weak = passes(job('pump'));
+    expect(weak.verdict.outcome).toBe('bad');
+    expect(weak.verdict.reasons.map((r) => inWords(r.text)).join()).toContain('leaks inside, hose or relief');
+    // A third of what it is rated for comes.
+    expect(weak.flow).toBeGreaterThan(25);
+    expect(weak.flow).toBeLessThan(36);
+    const swapped = [write('partSwapped', { part: 'hose', with: 'hose for submersion' })];
+    const sound = passes(job('pump', swapped));
+    expect(sound.verdict.outcome).toBe('good');
+    expect(sound.flow).toBeGreaterThan(85);
+  });
+  test('a hand vacuum pump: valves hold one way; in a vehicle that fades they let go', () => {
+    const way = (complaint: Complaint, channelId: string) =>
+      wayFrom(
+        Array.from({ length: 30 }, (_, s) => [
+          s,
+          readInstrument(job(complaint), {
+            kind: 'vacuumPump',
+            channelId,
+            since: start,
+            at: start + s * 1000,
+            chance: () => 0.25,
+          }).value!,
+        ]),
+      );
+    expect([way('pump', 'tester'), way('pump', 'against'), way('pump', 'along')]).toEqual([
+      'holds',
+      'holds',
+      'nothing',
+    ]);
+    expect(way('fades', 'against')).toBe('lets');
+    expect(way('fades', 'line')).toBe('holds');
   });
   test('what there is not is refused with what there is', () => {
     expect(() => read(job('pump'), 'multimeter', 'amps')).toThrow(/senderOhms/);

@@ -1,4 +1,5 @@
 import { pieceOf } from '../bench/index.ts';
+import { benchRun } from './benchRun.ts';
 import { InputError } from '../errors/index.ts';
 import { airThrough, areaOf } from '../hold/index.ts';
 import type { JobState } from '../job/index.ts';
@@ -13,7 +14,7 @@ const OLDER = { empty: 20, full: 80 };
 /**
  * What a simulated instrument shows: the truth of a demo job, with noise, resolution and range.
  *
- * @param at ms since the epoch; `since` when the arm was set in motion
+ * @param at ms since the epoch; `since` when the arm was set in motion or the pump switched on, `off` when it was switched off
  * @param chance numbers from 0 to 1
  * @throws InputError for an instrument or a channel that there is not
  * @example readInstrument(state, { kind: 'pressureGauge', channelId: 'pressure', at: Date.now(), chance: Math.random }).text // '2.84 bar'
@@ -26,13 +27,21 @@ export function readInstrument(
     at,
     chance,
     since = at,
-  }: { kind: InstrumentKind; channelId: string; at: number; chance: () => number; since?: number },
+    off,
+  }: {
+    kind: InstrumentKind;
+    channelId: string;
+    at: number;
+    chance: () => number;
+    since?: number;
+    off?: number | undefined;
+  },
 ): Reading {
   const instrument = instruments.find((i) => i.kind === kind);
   if (!instrument) throw new InputError('instrument', kind, instruments.map((i) => i.kind).join(', '));
   const channel = instrument.channels.find((c) => c.id === channelId);
   if (!channel) throw new InputError('channel', channelId, instrument.channels.map((c) => c.id).join(', '));
-  const real = valueOf(state, { kind, channel: channel.id, at, moved: at - since });
+  const real = valueOf(state, { kind, channel: channel.id, at, since, off: off ?? null });
   if (real === null) return { kind, channel: channel.id, value: null, unit: channel.unit, text: 'open', at };
   return { kind, channel: channel.id, unit: channel.unit, at, ...shown(real, channel, chance) };
 }
@@ -50,19 +59,35 @@ function shown(value: number, channel: Channel, chance: () => number): Pick<Read
 
 function valueOf(
   state: JobState,
-  { kind, channel, at, moved }: { kind: InstrumentKind; channel: string; at: number; moved: number },
+  {
+    kind,
+    channel,
+    at,
+    since,
+    off,
+  }: { kind: InstrumentKind; channel: string; at: number; since: number; off: number | null },
 ): number | null {
   const truth = hiddenTruth(state);
   const now = nowOf(truth, state, at);
+  const moved = at - since;
+  const run = () =>
+    benchRun(state, truth, {
+      seconds: ((off ?? at) - since) / 1000,
+      stood: off === null ? null : (at - off) / 1000,
+    });
   switch (kind) {
     case 'pressureGauge':
-      return now.pressure / 100;
+      return channel === 'outlet' ? run().bar : now.pressure / 100;
     case 'tankGauge':
       return heldAt(truth, moved / 1000);
     case 'gasMeter':
       return now.lel;
     case 'flowCounter':
-      return now.pumped;
+      return channel === 'bench' ? run().litres : now.pumped;
+    case 'supply':
+      return channel === 'volts' ? run().volts : run().amps;
+    case 'vacuumPump':
+      return vacuumAt(channel, moved / 1000, truth.valvesLet);
     case 'scale':
       return truth.emptyMass + now.litres * truth.density;
     case 'scanTool':
@@ -90,6 +115,15 @@ function heldAt({ leak, airLitres }: HiddenTruth, seconds: number): number {
   const outside = { gauge: PUMPED, outside: ATMOSPHERE, celsius: 20 };
   const fall = (airThrough(outside) * areaOf(leak / 1000) * ATMOSPHERE) / (2 * (airLitres / 1000) * Math.sqrt(PUMPED));
   return ownUnit(Math.max(0, Math.sqrt(PUMPED) - fall * seconds) ** 2, 'pressure', 'inH2O');
+}
+
+/** Drawn by hand to here, kPa, and s in which a third of it is left: through a valve that lets go, and elsewhere. Simulated. */
+const DRAWN = { kPa: 40, lets: 90, holds: 6_000 };
+
+/** What a hand vacuum pump still shows so many seconds after it was drawn; kPa. */
+function vacuumAt(channel: string, seconds: number, lets: boolean): number {
+  if (channel === 'along') return 0;
+  return DRAWN.kPa * Math.exp(-seconds / (channel === 'against' && lets ? DRAWN.lets : DRAWN.holds));
 }
 
 /** A slow hand: a second at the stop, ten seconds on the way, ms. */

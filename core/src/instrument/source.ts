@@ -54,7 +54,10 @@ export class ReadingLine {
 /** What one meter reads wherever its leads are: served to every channel of these. */
 const ANYWHERE: Readonly<Record<string, readonly string[]>> = {
   ohms: ['senderOhms', 'sweepUp', 'sweepDown'],
-  volts: ['feed', 'ground'],
+  volts: ['feed', 'ground', 'volts'],
+  pressure: ['pressure', 'outlet'],
+  litres: ['litres', 'bench'],
+  vacuum: ['tester', 'against', 'along', 'line'],
 };
 
 /**

@@ -1,6 +1,14 @@
 /** Instruments a shop may own. */
 export type InstrumentKind =
-  'pressureGauge' | 'tankGauge' | 'gasMeter' | 'multimeter' | 'scanTool' | 'flowCounter' | 'scale';
+  | 'pressureGauge'
+  | 'tankGauge'
+  | 'gasMeter'
+  | 'multimeter'
+  | 'scanTool'
+  | 'flowCounter'
+  | 'scale'
+  | 'supply'
+  | 'vacuumPump';
 
 /** One thing an instrument reads. */
 export interface Channel {
@@ -51,6 +59,7 @@ export const instruments: readonly Instrument[] = [
     name: 'pressure gauge',
     channels: [
       { id: 'pressure', name: 'at the test port', unit: 'bar', resolution: 0.01, range: [0, 7], noise: 0.008 },
+      { id: 'outlet', name: 'in front of the pump, bench', unit: 'bar', resolution: 0.01, range: [0, 7], noise: 0.01 },
     ],
   },
   {
@@ -110,6 +119,14 @@ export const instruments: readonly Instrument[] = [
     name: 'flow counter',
     channels: [
       { id: 'litres', name: 'since the bursts began', unit: 'L', resolution: 0.1, range: [0, 999], noise: 0.02 },
+      {
+        id: 'bench',
+        name: 'since the pump was switched on, bench',
+        unit: 'L',
+        resolution: 0.005,
+        range: [0, 99],
+        noise: 0.001,
+      },
     ],
   },
   {
@@ -117,6 +134,24 @@ export const instruments: readonly Instrument[] = [
     name: 'scale',
     channels: [
       { id: 'mass', name: 'tank with what is in it', unit: 'kg', resolution: 0.2, range: [0, 150], noise: 0.1 },
+    ],
+  },
+  {
+    kind: 'supply',
+    name: 'fused supply with ammeter',
+    channels: [
+      { id: 'volts', name: 'at the pump’s plug', unit: 'V', resolution: 0.01, range: [0, 30], noise: 0.01 },
+      { id: 'amps', name: 'drawn by the pump', unit: 'A', resolution: 0.01, range: [0, 30], noise: 0.03 },
+    ],
+  },
+  {
+    kind: 'vacuumPump',
+    name: 'hand vacuum pump',
+    channels: [
+      { id: 'tester', name: 'its own end shut', unit: 'kPa', resolution: 0.1, range: [0, 90], noise: 0.05 },
+      { id: 'against', name: 'valve, against its arrow', unit: 'kPa', resolution: 0.1, range: [0, 90], noise: 0.05 },
+      { id: 'along', name: 'valve, along its arrow', unit: 'kPa', resolution: 0.1, range: [0, 90], noise: 0.05 },
+      { id: 'line', name: 'on a line plugged at one end', unit: 'kPa', resolution: 0.1, range: [0, 90], noise: 0.05 },
     ],
   },
 ];

@@ -1,7 +1,18 @@
 import { COMPARE, fitMeasured, portLaid } from '../fit/index.ts';
 import { held } from '../hold/index.ts';
 import { answerKind } from '../questions/index.ts';
-import { armMeasured, built, partSaid, partSwapped, pumpRan, ringTried, senderKept, swept } from '../bench/index.ts';
+import {
+  armMeasured,
+  built,
+  driverSaw,
+  partSaid,
+  partSwapped,
+  unitSwapped,
+  pumpRan,
+  ringTried,
+  senderKept,
+  swept,
+} from '../bench/index.ts';
 import { holePlanned, supportPlanned } from '../conversion/index.ts';
 import { finding, spark } from '../condition/index.ts';
 import { pressure, PUMP_RUNS, SCHOOL } from '../depressurise/index.ts';
@@ -154,7 +165,9 @@ export const kinds = [
   swept,
   pumpRan,
   partSwapped,
+  unitSwapped,
   armMeasured,
+  driverSaw,
   senderKept,
   ringTried,
   built,

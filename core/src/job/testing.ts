@@ -201,6 +201,8 @@ export function said(question: string, value: string): Bodies['answer'] {
 export interface Told {
   /** As it stands, folded from the start. */
   readonly state: JobState;
+  /** Its log so far. */
+  readonly log: readonly Entry[];
   /** One more entry; its id. */
   say: <K extends EntryKind>(kind: K, body: Bodies[K]) => string;
   /** Takes an entry back. */
@@ -219,6 +221,7 @@ export function tell(opened: Omit<Bodies['opened'], 'name'>): Told {
     get state() {
       return foldJob(null, log)!;
     },
+    log,
     say: (kind, body) => add(write(kind, body) as Entry),
     back: (id) => void add(write('takeBack', { entry: id }) as Entry),
   };

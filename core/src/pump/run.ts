@@ -40,7 +40,7 @@ export const flowOf = ({ litres, seconds }: PumpRun): number | null =>
   litres === undefined || seconds === undefined || !(seconds > 0) ? null : (litres / seconds) * 3600;
 
 /** Volts at which it starts to turn at this pressure. @example startsAt(3.9) // 4 */
-const startsAt = (bar: number | undefined): number =>
+export const startsAt = (bar: number | undefined): number =>
   bar !== undefined && bar >= FREE_BAR ? STARTS.pressed : STARTS.free;
 
 /** Fewest volts at its plug from which a flow can be reckoned up. @example leastVolts(3.9) // 6 */

@@ -3,7 +3,7 @@ import { roundTo } from '../estimate/index.ts';
 import { litres, rounded, say, type Sentence } from '../quantity/index.ts';
 import type { Found } from '../verdict/index.ts';
 import type { Stops } from './curve.ts';
-import { jumpsOf } from './series.ts';
+import type { Jump } from './series.ts';
 import { travelOf } from './travel.ts';
 import type { OhmPlace, Pass } from './types.ts';
 
@@ -57,10 +57,8 @@ export const dropOutFinding = (spot: Dead): Found => ({
   next: 'a drop-out in any pass is never good: rather another one',
 });
 
-/** Jumps beyond what the travel explains. @example jumpFindings(passes, { span: 60, over: 3 }) // [] */
-export function jumpFindings(passes: readonly Pass[], { span, over }: { span: number; over: number }): Found[] {
-  if (span === 0) return [];
-  const jumps = jumpsOf(passes, over);
+/** Jumps beyond what the travel explains, by more than so many ohms. @example jumpFindings([], 3) // [] */
+export function jumpFindings(jumps: readonly Jump[], over: number): Found[] {
   const twice =
     jumps.length > MANY ||
     jumps.some((a) => jumps.some((b) => a.way !== b.way && Math.abs((a.from ?? 0) - (b.from ?? 0)) <= 2 * over));

@@ -7,3 +7,5 @@ export type { Dead } from './found.ts';
 export { judgeSweep, type Against, type SweepJudged } from './judge.ts';
 export type { OhmPlace, Pass, SweepReading } from './types.ts';
 export { needleIn, type NeedleMeans, type OtherTank } from './otherTank.ts';
+export { driverSees, driverWord, judgeDriver, type DriverSaw, type DriverSees } from './driver.ts';
+export { keptOf, keptOfTaps, type SweepKept, type Trace } from './kept.ts';

@@ -4,7 +4,8 @@ import { InputError } from '../errors/index.ts';
 import type { VehicleFile } from '../vehicle/index.ts';
 import { verdictFrom, type Found, type Verdict } from '../verdict/index.ts';
 import { heightAt, litresAt, stopsOf, type Stops } from './curve.ts';
-import { noiseOf, opensOf, restAt, type OpenRun } from './series.ts';
+import { jumpsOf, noiseOf, opensOf, restAt, type OpenRun } from './series.ts';
+import { besideOld } from './beside.ts';
 import {
   deadFinding,
   dropOutFinding,
@@ -35,6 +36,10 @@ export interface SweepJudged {
   dead: Dead[];
   /** Opens that did not come again: never good all the same. */
   dropOuts: Dead[];
+  /** Where it jumps and stays. */
+  jumps: OhmPlace[];
+  /** Does it flicker on its way? */
+  restless: boolean;
 }
 
 /** What a sweep is held against. */
@@ -42,7 +47,9 @@ export interface Against {
   /** Its file: stops, curve, shape. */
   file: VehicleFile;
   /** Family somebody named, where the file says nothing. */
-  family?: string;
+  family?: string | undefined;
+  /** Ends of the one that came out, where one goes in for it. */
+  old?: Ends | undefined;
 }
 
 /**
@@ -51,7 +58,7 @@ export interface Against {
  * @throws InputError for a reading that is no resistance
  * @example judgeSweep(passes, { file: rail }).verdict.outcome // 'bad' with a dead spot
  */
-export function judgeSweep(given: readonly Pass[], { file, family }: Against): SweepJudged {
+export function judgeSweep(given: readonly Pass[], { file, family, old }: Against): SweepJudged {
   for (const { readings } of given)
     for (const { ohms } of readings)
       if (ohms !== null && !(ohms >= 0))
@@ -66,14 +73,25 @@ export function judgeSweep(given: readonly Pass[], { file, family }: Against): S
   const placed = (place: OhmPlace): Dead => ({ ...place, litres: litresOf(file, stops, place) });
   const runs = opensOf(passes);
   const { dead, alone } = deadSpots(runs, { stops, near: Math.max(6 * noise, 0.01 * span) });
-  const judged = { ends, noise, dead: dead.map(placed), dropOuts: alone.map(placed) };
+  const over = Math.max(6 * noise, STEP * span);
+  const jumps = span > 0 ? jumpsOf(passes, over) : [];
+  const flickers = span > 0 ? noiseFindings(noise / span) : [];
+  const judged = {
+    ends,
+    noise,
+    dead: dead.map(placed),
+    dropOuts: alone.map(placed),
+    jumps,
+    restless: flickers.length > 0,
+  };
+  const beside = old && !stops ? besideOld(ends, old, file) : null;
   const found: Found[] = [
     ...judged.dead.map((spot) => deadFinding(spot)),
     ...judged.dropOuts.map((spot) => dropOutFinding(spot)),
-    ...jumpFindings(passes, { span, over: Math.max(6 * noise, STEP * span) }),
-    ...(span > 0 ? noiseFindings(noise / span) : []),
+    ...jumpFindings(jumps, over),
+    ...flickers,
     ...travelFindings(passes, { span, within }),
-    ...endFindings(ends, { stops, span, swept }),
+    ...(beside ?? endFindings(ends, { stops, span, swept })),
     ...missing(given),
   ];
   return { ...judged, verdict: verdictOf(found, given.length) };

@@ -30,6 +30,10 @@ export interface HiddenTruth extends Truth {
   leak: number;
   /** What is in it when it is empty, L. */
   airLitres: number;
+  /** Is the hose inside split, so that the pump runs and little comes? */
+  hoseSplit: boolean;
+  /** Do its non-return valves let go slowly? */
+  valvesLet: boolean;
 }
 
 /** Holes of a demo tank that leaks and of one that does not, mm. */
@@ -80,5 +84,7 @@ export function hiddenTruth(state: Hiding): HiddenTruth {
           : [],
     leak: (state.complaint === 'leak' || state.complaint === 'rust') && !mended ? LEAK.open : LEAK.tight,
     airLitres: capacity * VAPOUR_ROOM,
+    hoseSplit: state.complaint === 'pump',
+    valvesLet: state.complaint === 'fades',
   };
 }

@@ -1,4 +1,5 @@
 import type { Connection, Obstruction, Support, VehicleFile } from './types.ts';
+import { unitOf } from './unit.ts';
 import type { Way } from './ways.ts';
 
 /** What a key of the ledger can stand for. */
@@ -42,6 +43,7 @@ export function fileName(vehicle: VehicleFile, key: string): string | null {
   if (kind === 'line') return lineOf(vehicle, id)?.name ?? null;
   if (kind === 'support') return supportOf(vehicle, id)?.name ?? null;
   if (kind === 'obstruction') return obstructionOf(vehicle, id)?.name ?? null;
+  if (kind === 'part') return unitOf(vehicle).parts.find((part) => part.id === id)?.name ?? null;
   if (kind !== 'clip') return null;
   const owner = clipOwner(vehicle, id);
   return owner ? (owner.clips.find((k) => k.id === id)?.name ?? `${owner.name} clip`) : null;

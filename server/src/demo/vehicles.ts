@@ -1,4 +1,4 @@
-import { archetypes, asUsual, type Connection, type Range, type VehicleFile, present } from '@iron-cradle/core';
+import { archetypes, asUsual, unitOf, type Connection, type Range, type VehicleFile, present } from '@iron-cradle/core';
 
 /** The shop's measured vehicles. All invented: plain names, plain figures. */
 
@@ -38,6 +38,15 @@ const van4 = from('archetype-rail', (file) => {
   };
   file.tank.outlet = { x: 320, y: 165, z: 8 };
   file.sender = { emptyOhms: exactly(990), fullOhms: exactly(52) };
+  file.fuelSystem = { pump: 'electricHigh', place: 'tank', engine: { kilowatts: exactly(90), bar: exactly(3.9) } };
+  // What stands on its pump.
+  const unit = unitOf(file);
+  file.unit = {
+    ...unit,
+    parts: unit.parts.map((part) =>
+      part.kind === 'pump' ? { ...part, reads: { volts: 12, flow: 90, bar: 3.9 } } : part,
+    ),
+  };
   file.tank.emptyMass = exactly(12);
   file.tank.unusable = between(2, 3, 4);
   line(file, 'feed').slack = exactly(35);

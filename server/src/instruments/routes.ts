@@ -21,6 +21,9 @@ interface Asked {
   id: string;
   kind: InstrumentKind;
   channel: string;
+  /** When what a simulated one follows was set in motion, and when it was switched off, ms since the epoch. */
+  since: number | undefined;
+  off: number | undefined;
 }
 
 /**
@@ -43,10 +46,17 @@ export function instrumentRoutes(db: Database, states: States, simulated: boolea
     const channel = String(request.query.channel ?? instrument.channels[0]!.id);
     if (!instrument.channels.some((c) => c.id === channel))
       throw new InputError('channel', channel, instrument.channels.map((c) => c.id).join(', '));
-    return { id, kind: instrument.kind, channel };
+    return { id, kind: instrument.kind, channel, since: moment(request, 'since'), off: moment(request, 'off') };
   };
-  const read = async ({ id, kind, channel }: Asked, since = Date.now()) => ({
-    ...readInstrument(await stateOf(id), { kind, channelId: channel, at: Date.now(), since, chance: Math.random }),
+  const read = async ({ id, kind, channel, since, off }: Asked, begun = Date.now()) => ({
+    ...readInstrument(await stateOf(id), {
+      kind,
+      channelId: channel,
+      at: Date.now(),
+      since: since ?? begun,
+      off,
+      chance: Math.random,
+    }),
     simulated: true,
   });
   const remote = async (what: Asked) => sourceFor(await readSources(db), what);
@@ -113,6 +123,15 @@ export function instrumentRoutes(db: Database, states: States, simulated: boolea
     request.on('close', stop);
   });
   return routes;
+}
+
+/** A moment of the last hours, as a query says it. @throws InputError for one that is none */
+function moment(request: Request, name: string): number | undefined {
+  const said = request.query[name];
+  if (said === undefined) return undefined;
+  const at = Number(said);
+  if (!(Number.isInteger(at) && at > 0)) throw new InputError(name, String(said), 'milliseconds since 1970');
+  return at;
 }
 
 /** Begins a stream of events; what it returns writes one. */

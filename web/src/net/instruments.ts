@@ -33,28 +33,44 @@ export const useInstruments = (jobId: string) =>
 
 /** One channel this shop can read; null where it can’t. */
 export function useChannel(jobId: string, kind: InstrumentKind, channel: string): ShopChannel | null {
-  const list = useInstruments(jobId).data;
-  return list?.find((one) => one.kind === kind)?.channels.find(({ id }) => id === channel) ?? null;
+  return channelIn(useInstruments(jobId).data, kind, channel);
 }
+
+/** One channel of a list of instruments; null where it is not there. */
+export const channelIn = (
+  list: readonly ShopInstrument[] | undefined,
+  kind: InstrumentKind,
+  channel: string,
+): ShopChannel | null => list?.find((one) => one.kind === kind)?.channels.find(({ id }) => id === channel) ?? null;
 
 /** Where a reading comes from, after a comma: simulated, or the gateway’s name. @example fromWhere(reading) // ', simulated' */
 export const fromWhere = (of: Pick<LiveReading, 'simulated'> & { source?: string }): string =>
   of.simulated ? ', simulated' : of.source ? `, ${of.source}` : '';
 
-/** A live reading while it is wanted; null until the first one comes, or while the server is away. */
-export function useLive({
-  jobId,
-  kind,
-  channel,
-  on,
-}: {
+/** Where one channel is read, and since when what a simulated one follows runs, and when it was switched off. */
+interface ReadFrom {
   jobId: string;
   kind: InstrumentKind;
   channel: string;
-  on: boolean;
-}): LiveReading | null {
+  since?: number | null;
+  off?: number | null;
+}
+
+const asked = ({ channel, since, off }: ReadFrom): string =>
+  new URLSearchParams({
+    channel,
+    ...((since ?? null) === null ? {} : { since: String(since) }),
+    ...((off ?? null) === null ? {} : { off: String(off) }),
+  }).toString();
+
+/** One reading now. @throws Away, ApiProblem */
+export const readOnce = (from: ReadFrom): Promise<LiveReading> =>
+  get<LiveReading>(`/jobs/${from.jobId}/instruments/${from.kind}?${asked(from)}`);
+
+/** A live reading while it is wanted; null until the first one comes, or while the server is away. */
+export function useLive({ on, ...from }: ReadFrom & { on: boolean }): LiveReading | null {
   const [heard, setHeard] = useState<{ of: string; reading: LiveReading } | null>(null);
-  const of = `/api/jobs/${jobId}/instruments/${kind}/stream?channel=${channel}`;
+  const of = `/api/jobs/${from.jobId}/instruments/${from.kind}/stream?${asked(from)}`;
   useEffect(() => {
     if (!on) return undefined;
     const source = new EventSource(of);

@@ -1,3 +1,4 @@
+import { forgetRunning } from '../log/useKept.ts';
 import { useEffect } from 'react';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import type { JobSummary, ShopPrices, UnitSystem, VehicleFile } from '@iron-cradle/core';
@@ -103,7 +104,10 @@ export function useSignOut() {
   const client = useQueryClient();
   return useMutation({
     mutationFn: () => call<void>('DELETE', '/session'),
-    onSuccess: () => client.setQueryData(['me'], { person: null }),
+    onSuccess: () => {
+      forgetRunning();
+      client.setQueryData(['me'], { person: null });
+    },
   });
 }
 

@@ -3,6 +3,10 @@ interface NeedleDialProps {
   marks: readonly { needle: number; text: string }[];
   /** Share at which the lamp comes on; null: nobody knows. */
   lamp: number | null;
+  /** Where the needle stands. */
+  needle?: number;
+  /** What it shows, for screen readers. */
+  label?: string;
 }
 
 /** Middle of the dial, its radius, and how far the needle swings either way from upright, degrees. */
@@ -14,15 +18,15 @@ const at = (needle: number, r: number): [number, number] => {
 };
 
 /** The gauge of the dash, with what each of its marks means in litres of the tank that goes in. */
-export function NeedleDial({ marks, lamp }: NeedleDialProps) {
+export function NeedleDial({
+  marks,
+  lamp,
+  needle: stands = 0,
+  label = 'what the needle means in litres',
+}: NeedleDialProps) {
   const [from, to] = [at(0, DIAL.r), at(1, DIAL.r)];
   return (
-    <svg
-      viewBox="0 0 400 236"
-      className="block w-full max-w-[30rem]"
-      role="img"
-      aria-label="what the needle means in litres"
-    >
+    <svg viewBox="0 0 400 236" className="block w-full max-w-[30rem]" role="img" aria-label={label}>
       <path
         d={`M${from.join(' ')}A${DIAL.r} ${DIAL.r} 0 0 1 ${to.join(' ')}`}
         fill="none"
@@ -54,7 +58,7 @@ export function NeedleDial({ marks, lamp }: NeedleDialProps) {
         );
       })}
       <path
-        d={`M${DIAL.x} ${DIAL.y}L${at(0, DIAL.r - 30).join(' ')}`}
+        d={`M${DIAL.x} ${DIAL.y}L${at(stands, DIAL.r - 30).join(' ')}`}
         stroke="var(--ink)"
         strokeWidth="5"
         strokeLinecap="square"

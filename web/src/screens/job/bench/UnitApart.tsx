@@ -4,6 +4,7 @@ import { useJob } from '../../../log/useJob.ts';
 import { Paint, Shape } from '../../../look/Shapes.tsx';
 import { Tag } from '../../../look/Tag.tsx';
 import { useWords } from '../../../ui/Words.tsx';
+import { UnitSwap } from './UnitSwap.tsx';
 
 interface UnitApartProps {
   /** Id of the part in hand; null: none. */
@@ -82,6 +83,7 @@ export function UnitApart({ chosen, waits = false, onChoose }: UnitApartProps) {
           {unsaid.length === parts.length ? 'All looked at, all sound' : `The other ${unsaid.length} looked at, sound`}
         </button>
       )}
+      {!state.signed && <UnitSwap />}
     </section>
   );
 }

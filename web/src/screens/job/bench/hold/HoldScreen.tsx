@@ -4,6 +4,7 @@ import { ErrorBoundary } from 'react-error-boundary';
 import { useWatch } from 'react-hook-form';
 import { useMainUnit } from '../../../../app/units.ts';
 import { useEntryForm } from '../../../../form/useEntryForm.ts';
+import { LineKey } from '../../../../drawings/chart/LineKey.tsx';
 import { fromWhere } from '../../../../net/instruments.ts';
 import { useJob } from '../../../../log/useJob.ts';
 import { charts } from '../../charts.ts';
@@ -91,17 +92,15 @@ function Lines({ judged, hole }: { judged: HoldJudged; hole: string }) {
   if (!millimetres) return null;
   return (
     <ul className="flex flex-wrap gap-x-6 gap-y-1 pt-2 font-semibold">
-      <li className="flex items-center gap-2">
-        <svg width="34" height="10" aria-hidden>
-          <path d="M0 5H34" stroke="var(--ink)" strokeWidth="2" />
-        </svg>
-        falls like a hole of {millimetres.lo.toFixed(2)}–{millimetres.hi.toFixed(2)} mm
+      <li>
+        <LineKey color="var(--ink)" width={2}>
+          falls like a hole of {millimetres.lo.toFixed(2)}–{millimetres.hi.toFixed(2)} mm
+        </LineKey>
       </li>
-      <li className="flex items-center gap-2 text-halt">
-        <svg width="34" height="10" aria-hidden>
-          <path d="M0 5H34" stroke="var(--halt)" strokeWidth="2" strokeDasharray="9 6" />
-        </svg>
-        limit: a hole of {hole} mm
+      <li className="text-halt">
+        <LineKey color="var(--halt)" width={2} dashed>
+          limit: a hole of {hole} mm
+        </LineKey>
       </li>
     </ul>
   );

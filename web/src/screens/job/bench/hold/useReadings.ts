@@ -1,5 +1,6 @@
 import { siUnit } from '@iron-cradle/core';
 import { useState } from 'react';
+import { useKept } from '../../../../log/useKept.ts';
 import { useLive } from '../../../../net/instruments.ts';
 
 /** s since it began, and Pa over the air. */
@@ -7,18 +8,20 @@ export type HoldReading = [number, number];
 
 /** What the gauge shows, one reading after the other: by itself from an instrument, or as it is typed. */
 export function useReadings(jobId: string) {
-  const [readings, setReadings] = useState<HoldReading[]>([]);
-  const [from, setFrom] = useState<'gauge' | 'hand' | null>(null);
-  const [began, setBegan] = useState<number | null>(null);
-  const live = useLive({ jobId, kind: 'tankGauge', channel: 'hold', on: from === 'gauge' });
+  const [{ readings, from, began }, setHold] = useKept<Running>(`${jobId} hold`, {
+    readings: [],
+    from: null,
+    began: null,
+  });
+  // A reload goes on with the hold that stands, and does not begin another one.
+  const [resumed, setResumed] = useState(began);
+  const live = useLive({ jobId, kind: 'tankGauge', channel: 'hold', on: from === 'gauge', since: resumed });
   const [heard, setHeard] = useState(live);
   if (live && live !== heard) {
     setHeard(live);
     if (live.value !== null) {
-      const start = began ?? live.at;
-      if (began === null) setBegan(start);
       const pascals = siUnit(live.value, 'pressure', live.unit);
-      setReadings((list) => [...list, [(live.at - start) / 1000, pascals]]);
+      setHold((had) => oneMore(had, live.at, pascals));
     }
   }
   return {
@@ -28,22 +31,29 @@ export function useReadings(jobId: string) {
     /** What the instrument shows now. */
     live,
     begin: (source: 'gauge' | 'hand') => {
-      setReadings([]);
-      setBegan(null);
-      setFrom(source);
+      setResumed(null);
+      setHold({ readings: [], from: source, began: null });
     },
     /** One that was typed; the clock is this device’s. */
     typed: (pascals: number) => {
       const now = Date.now();
-      const start = began ?? now;
-      setBegan(start);
-      setReadings((list) => [...list, [(now - start) / 1000, pascals]]);
+      setHold((had) => oneMore(had, now, pascals));
     },
-    end: () => setFrom(null),
+    end: () => setHold((had) => ({ ...had, from: null })),
     /** All of them at once, from a table. */
-    take: (all: HoldReading[]) => {
-      setFrom(null);
-      setReadings(all);
-    },
+    take: (all: HoldReading[]) => setHold({ readings: all, from: null, began: null }),
   };
 }
+
+/** A hold that stands. */
+interface Running {
+  readings: HoldReading[];
+  from: 'gauge' | 'hand' | null;
+  /** ms since the epoch of the first reading. */
+  began: number | null;
+}
+
+const oneMore = ({ readings, from, began }: Running, at: number, pascals: number): Running => {
+  const start = began ?? at;
+  return { readings: [...readings, [(at - start) / 1000, pascals]], from, began: start };
+};

@@ -2,29 +2,22 @@ import {
   fluidLines,
   searchPlaces,
   unitOf,
+  wayFrom,
   type SearchPlace,
   type TesterState,
   type Verdict,
-  type WayState,
 } from '@iron-cradle/core';
-import { EntryForm } from '../../../../form/EntryForm.tsx';
 import { useState, type ReactNode } from 'react';
-import { FormChoice } from '../../../../form/FormChoice.tsx';
-import { FormQuantity } from '../../../../form/FormQuantity.tsx';
-import { useEntryForm } from '../../../../form/useEntryForm.ts';
 import { useJob } from '../../../../log/useJob.ts';
 import { Shape } from '../../../../look/Shapes.tsx';
 import { Choice } from '../../../../ui/Choice.tsx';
 import { VerdictView } from '../../../../ui/VerdictView.tsx';
+import { LineForm, ValveForm } from './VacuumForms.tsx';
+import { Watch } from './Watch.tsx';
 
 const testers: { value: TesterState; label: string }[] = [
   { value: 'held', label: 'It held' },
   { value: 'fell', label: 'It fell' },
-];
-const ways: { value: WayState; label: string }[] = [
-  { value: 'holds', label: 'Holds' },
-  { value: 'lets', label: 'Lets go slowly' },
-  { value: 'nothing', label: 'No vacuum' },
 ];
 const placeWord: Record<SearchPlace, string> = { tank: 'In the tank', line: 'In the line', filter: 'In the filter' };
 
@@ -48,6 +41,11 @@ export function Vacuum() {
           value={tester === 'notTried' ? null : tester}
           options={testers}
           onChoose={setTester}
+        />
+        <Watch
+          channel="tester"
+          label="Watch it"
+          onWatched={(readings) => setTester(wayFrom(readings) === 'holds' ? 'held' : 'fell')}
         />
         <p className="pt-2 text-quiet">
           Lines that held fuel: let it drain first, cap what is open, no spark near. The service information comes
@@ -145,86 +143,5 @@ function Searches() {
         </div>
       ))}
     </section>
-  );
-}
-
-function ValveForm({ valve, tester }: { valve: string; tester: TesterState }) {
-  const form = useEntryForm({ kind: 'valveTried', start: { valve, tester } });
-  return (
-    <EntryForm say={() => form.say()}>
-      <FormChoice
-        form={form}
-        name="against"
-        label="Against its arrow"
-        columns="grid-cols-3"
-        options={ways}
-        expected="what it did"
-      />
-      <FormChoice
-        form={form}
-        name="along"
-        label="Along its arrow"
-        columns="grid-cols-3"
-        options={ways}
-        expected="what it did"
-      />
-      {valve === 'foot valve' && (
-        <div className="grid gap-x-3 min-[480px]:grid-cols-2">
-          <FormQuantity
-            form={form}
-            name="kPa"
-            label="It held"
-            dimension="pressure"
-            unit="kPa"
-            step={0.1}
-            decimals={1}
-          />
-          <FormQuantity
-            form={form}
-            name="lift"
-            label="The fuel stands above it"
-            dimension="length"
-            unit="m"
-            step={0.01}
-            decimals={2}
-          />
-        </div>
-      )}
-      <button type="submit" className="btn" data-action="valve-judge">
-        Judge it
-      </button>
-    </EntryForm>
-  );
-}
-
-function LineForm({ line, tester }: { line: string; tester: TesterState }) {
-  const form = useEntryForm({ kind: 'lineHeld', start: { line, tester } });
-  return (
-    <EntryForm say={() => form.say()} className="grid gap-1">
-      <div className="grid gap-x-3 min-[480px]:grid-cols-3">
-        <FormQuantity
-          form={form}
-          name="from"
-          label="Vacuum at first"
-          dimension="pressure"
-          unit="kPa"
-          step={0.1}
-          decimals={1}
-        />
-        <FormQuantity
-          form={form}
-          name="to"
-          label="At the end"
-          dimension="pressure"
-          unit="kPa"
-          step={0.1}
-          decimals={1}
-        />
-        <FormQuantity form={form} name="seconds" label="After" dimension="duration" unit="s" step={1} decimals={0} />
-      </div>
-      <button type="submit" className="btn" data-action="line-judge">
-        Judge it
-      </button>
-    </EntryForm>
   );
 }

@@ -1,4 +1,4 @@
-import type { PartKind } from '@iron-cradle/core';
+import type { PartKind } from '../vehicle/index.ts';
 
 /** What is found at each kind of part, and what it means; common practice, no source. The usual first. */
 export const foundOf: Record<PartKind, readonly { words: string; outcome: 'doubtful' | 'bad' }[]> = {

@@ -1,13 +1,35 @@
-import { RUN_CAUTION, type UnitPart } from '@iron-cradle/core';
+import { RUN_CAUTION, type PumpRun as PumpRunFigures, type UnitPart } from '@iron-cradle/core';
 import { useState } from 'react';
-import { FormQuantity } from '../../../form/FormQuantity.tsx';
-import { useEntryForm } from '../../../form/useEntryForm.ts';
-import { Shape } from '../../../look/Shapes.tsx';
+import { FormQuantity } from '../../../../form/FormQuantity.tsx';
+import { useEntryForm } from '../../../../form/useEntryForm.ts';
+import { useJob } from '../../../../log/useJob.ts';
+import { Shape } from '../../../../look/Shapes.tsx';
+import { RunLive } from './RunLive.tsx';
+import { useRun } from './useRun.ts';
 
 /** A short run of the pump: what the meters read, and what came in how long. */
 export function PumpRun({ part }: { part: UnitPart }) {
   const [open, setOpen] = useState(false);
-  const form = useEntryForm({ kind: 'pumpRan', start: { part: part.id }, onDone: () => setOpen(false) });
+  const { jobId } = useJob();
+  const run = useRun(jobId, part.id);
+  const form = useEntryForm({
+    kind: 'pumpRan',
+    start: { part: part.id },
+    onDone: () => {
+      setOpen(false);
+      run.take([]);
+    },
+  });
+  // Figures that came from the meters stand in their fields, to be looked at before they are judged.
+  const [taken, setTaken] = useState(0);
+  const take = ({ held, ...figures }: PumpRunFigures) => {
+    for (const [name, figure] of Object.entries({
+      ...figures,
+      ...(held ? { heldBar: held.bar, heldSeconds: held.seconds } : {}),
+    }))
+      form.setValue(name as 'volts', figure);
+    setTaken((n) => n + 1);
+  };
   if (!open)
     return (
       <button type="button" className="btn" data-action="run" onClick={() => setOpen(true)}>
@@ -30,7 +52,8 @@ export function PumpRun({ part }: { part: UnitPart }) {
       <p className="flex gap-3 border-l-4 border-look pb-2 pl-3">
         <Shape outcome="doubtful" size={24} /> {RUN_CAUTION}
       </p>
-      <div className="grid gap-x-4 min-[480px]:grid-cols-2 wide:grid-cols-1">
+      <RunLive run={run} onRun={take} />
+      <div key={taken} className="grid gap-x-4 min-[480px]:grid-cols-2 wide:grid-cols-1">
         <FormQuantity form={form} name="volts" label="At its plug, running" dimension="voltage" unit="V" step={0.01} />
         <FormQuantity form={form} name="amps" label="It draws" dimension="current" unit="A" step={0.01} decimals={2} />
         <FormQuantity

@@ -135,7 +135,7 @@ export {
   type Refusal,
   type RecordLine,
 } from './kernel/index.ts';
-export { lessons, taught, type Lesson } from './learning/index.ts';
+export { fittedParts, lessons, taught, withFitted, type Fitted, type Lesson } from './learning/index.ts';
 export {
   openEnds,
   type OpenEnd,

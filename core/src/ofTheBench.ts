@@ -26,10 +26,16 @@ export {
   compareList,
   figureWord,
   judgeFit,
+  judgePins,
   judgePort,
+  judgeSet,
+  meetingParts,
+  pinUses,
+  pinWord,
   portLines,
   type Compared,
   type FitFigure,
+  type PinUse,
 } from './fit/index.ts';
 export {
   freeVolume,
@@ -91,4 +97,4 @@ export {
 } from './evidence/index.ts';
 export { planPickup, type PickupPlan, type PlannedPickup } from './pickup/index.ts';
 export { judgeHole, judgeSupport } from './conversion/index.ts';
-export { judgeSocket, type SocketJudged } from './thread/index.ts';
+export { judgeNut, judgeSocket, type NutJudged, type SocketJudged } from './thread/index.ts';

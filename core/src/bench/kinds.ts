@@ -105,7 +105,7 @@ export const pumpRan = defineKind<'pumpRan', PumpRanBody, BenchSlice, Facts>({
     const held =
       heldBar === undefined || heldSeconds === undefined ? {} : { held: { bar: heldBar, seconds: heldSeconds } };
     const { verdict } = judgeRun({ ...run, ...held }, { file: facts.vehicle, ...(reads ? { rated: reads } : {}) });
-    add(own, part, { how: 'run', verdict, moment });
+    add(own, part, { how: 'run', verdict, moment, ...(rated ? { rated } : {}) });
     if (verdict.outcome !== 'good') tell('unitChanged', {});
   },
   touches: ({ part }) => ({ reads: [MODULE], writes: [written(part), 'gate:3'] }),

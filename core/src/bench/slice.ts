@@ -1,6 +1,7 @@
 import { defineSlice, type RecordLine, type Stamp } from '../kernel/index.ts';
 import { say, type Sentence } from '../quantity/index.ts';
 import { driverStands } from './driver.ts';
+import type { PumpRated } from '../pump/index.ts';
 import type { RungId } from './opening.ts';
 import type { DriverSaw, NeedleMeans, SweepKept } from '../sender/index.ts';
 import { unitOf, type UnitPart, type VehicleSlice } from '../vehicle/index.ts';
@@ -17,6 +18,8 @@ export interface PartWord extends Stamp {
   verdict: Verdict;
   /** How a sweep looked; absent for every other word. */
   sweep?: SweepKept;
+  /** What a pump that was run is rated for, off its page. */
+  rated?: PumpRated;
 }
 
 /** One that lies on the bench: the part that came out, or what goes in for it. */

@@ -1,8 +1,6 @@
 import { castDraft, type Draft } from 'immer';
 import type { Moment } from '../kernel/index.ts';
-import type { SweepKept } from '../sender/index.ts';
-import type { Verdict } from '../verdict/index.ts';
-import type { BenchSlice, How } from './slice.ts';
+import type { BenchSlice, PartWord } from './slice.ts';
 
 /** The resource a word about a part writes. @example written('pump') // 'part:pump' */
 export const written = (part: string): string => `part:${part}`;
@@ -14,9 +12,9 @@ export const MODULE = 'module';
 export function add(
   own: Draft<BenchSlice>,
   part: string,
-  { how, verdict, sweep, moment }: { how: How; verdict: Verdict; sweep?: SweepKept; moment: Moment },
+  { moment, ...word }: Pick<PartWord, 'how' | 'verdict' | 'sweep' | 'rated'> & { moment: Moment },
 ): void {
   const list = (own.pieces[part] ??= [{ called: null, tag: null, words: [] }]);
   const { id, by, at } = moment;
-  list.at(-1)!.words.push(castDraft({ id, by, at, how, verdict, ...(sweep ? { sweep } : {}) }));
+  list.at(-1)!.words.push(castDraft({ ...word, id, by, at }));
 }

@@ -7,12 +7,12 @@ import type { VehicleFile } from '../vehicle/index.ts';
 import type { Outcome } from '../verdict/index.ts';
 
 /** What is measured of old and new part on arrival, and in what. */
-export const fitFigures = ['flange', 'seal', 'ohmsEmpty', 'ohmsFull', 'pressure', 'capacity'] as const;
+export const fitFigures = ['flange', 'seal', 'ohmsEmpty', 'ohmsFull', 'pressure', 'capacity', 'index'] as const;
 /** One of them. */
 export type FitFigure = (typeof fitFigures)[number];
 
 /** How far each may differ and still be the same; common practice, no source. */
-const SAME = { flange: 1, seal: 0.3, ohms: 0.05, capacity: 0.05 };
+const SAME = { flange: 1, seal: 0.3, ohms: 0.05, capacity: 0.05, index: 5 };
 /** Shares of its span beyond which the needle lies. */
 const OHMS_BAD = 0.1;
 
@@ -85,6 +85,8 @@ export function judgeFigure(
       return judgeEnd(figure === 'ohmsEmpty' ? 'empty' : 'full', { now, old, file });
     case 'pressure':
       return judgePressure(now, old, file);
+    case 'index':
+      return old === null ? null : judgeIndex(now, old);
     case 'capacity': {
       const was = old ?? file.tank.litres.typ;
       return Math.abs(now / was - 1) <= SAME.capacity
@@ -99,6 +101,20 @@ export function judgeFigure(
           };
     }
   }
+}
+
+/** Where the index mark stands round the flange, degrees clockwise from the front. */
+function judgeIndex(now: number, old: number): FigureJudged {
+  const apart = Math.abs(((now - old + 540) % 360) - 180);
+  const said = { figure: `${roundTo(now, 1)}°`, limit: `${roundTo(old, 1)}°`, basis: commonPractice };
+  return apart <= SAME.index
+    ? { outcome: 'good', text: 'index mark as the old one', ...said }
+    : {
+        outcome: 'bad',
+        text: `the index mark stands ${roundTo(apart, 1)}° from the old one’s: ports point elsewhere, the float may meet a wall`,
+        next: 'which year of the model is it for? The one for this year',
+        ...said,
+      };
 }
 
 function judgeEnd(

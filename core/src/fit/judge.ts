@@ -7,6 +7,8 @@ import { verdictFrom, type Found, type Verdict } from '../verdict/index.ts';
 import { chainBetween, endInWords, type End } from './chain.ts';
 import { judgeFigure, type FitFigure } from './figures.ts';
 import { compareList } from './lines.ts';
+import { judgePins, type Pins } from './pins.ts';
+import { judgeSet, type SetState } from './set.ts';
 
 /** Old and new, as far as somebody looked and measured. */
 export interface FitState extends Answered, Pick<OrderSlice, 'complaint'> {
@@ -16,6 +18,10 @@ export interface FitState extends Answered, Pick<OrderSlice, 'complaint'> {
   fitted: Readonly<Partial<Record<FitFigure, { now: number; old: number | null }>>>;
   /** Ports, by line. */
   ports: Readonly<Record<string, { is: 'same' | 'size' | 'use' | 'missing'; from: End | null; to: End | null }>>;
+  /** Its plug, pin by pin; null: nobody read it so. */
+  pins: Pins | null;
+  /** Parts that come from several donors, each against what it sits on. */
+  set: SetState['set'];
 }
 
 /** New part against old. */
@@ -54,7 +60,7 @@ const MODULE: readonly OrderSlice['complaint'][] = ['pump', 'level'];
  * @example judgeFit(state).verdict.outcome // 'bad': a port is missing, stop before anything is opened
  */
 export function judgeFit(state: FitState): FitJudged {
-  const { vehicle: file, fitted, ports } = state;
+  const { vehicle: file, fitted, ports, pins } = state;
   const list = compareList(state);
   const measured = (Object.keys(fitted) as FitFigure[]).flatMap((figure): Found[] => {
     const { now, old } = fitted[figure]!;
@@ -98,7 +104,9 @@ export function judgeFit(state: FitState): FitJudged {
             next: 'lay old on new and tap what differs',
           },
         ];
-  const found = [...measured, ...laid, ...tapped];
+  const plug = pins ? foundIn(judgePins(pins)) : [];
+  const set = judgeSet(state);
+  const found = [...measured, ...laid, ...tapped, ...plug, ...(set ? foundIn(set) : [])];
   return {
     verdict: verdictOf([...found, ...missing]),
     begun: found.length > 0 || list.some(({ is }) => is !== null),
@@ -113,6 +121,7 @@ export const figureWord: Record<FitFigure, string> = {
   ohmsFull: 'ohms full',
   pressure: 'pump pressure',
   capacity: 'capacity',
+  index: 'index mark',
 };
 
 /** Figures that speak for a line of the comparison, all of them together. */
@@ -121,11 +130,17 @@ const SPEAKS: Record<string, readonly FitFigure[]> = {
   ohms: ['ohmsEmpty', 'ohmsFull'],
   pressure: ['pressure'],
   capacity: ['capacity'],
+  index: ['index'],
 };
 
-function spokenFor(line: string, { fitted, ports }: FitState): boolean {
+/** A judgement of its own as part of the whole: its first reason brings what to do. */
+const foundIn = ({ outcome, reasons, next }: Verdict): Found[] =>
+  reasons.map((reason, i) => ({ ...reason, outcome, ...(i === 0 && next[0] ? { next: next[0] } : {}) }));
+
+function spokenFor(line: string, { fitted, ports, pins }: FitState): boolean {
   const laid = Object.values(ports);
   if (line === 'ports') return laid.some(({ is }) => is !== 'same');
+  if (line === 'plug') return pins !== null;
   if (line === 'threads') return laid.some(({ is }) => is === 'size');
   const figures = SPEAKS[line] ?? [];
   return figures.length > 0 && figures.every((figure) => fitted[figure] !== undefined);

@@ -10,6 +10,8 @@ import type { End } from './chain.ts';
 import type { FitFigure } from './figures.ts';
 import { judgeFit } from './judge.ts';
 import { COMPARE, compareOpen } from './lines.ts';
+import type { Pins } from './pins.ts';
+import type { SetPart } from './set.ts';
 
 /** A port as somebody laid it. */
 export interface PortLaid extends Stamp {
@@ -35,6 +37,10 @@ export interface FitSlice {
   fitted: Readonly<Partial<Record<FitFigure, FitMeasured>>>;
   /** By line: how its port is. */
   ports: Readonly<Record<string, PortLaid>>;
+  /** Its plug, pin by pin; null: nobody read it so. */
+  pins: (Pins & Stamp) | null;
+  /** Parts from several donors, by their id. */
+  set: Readonly<Record<string, SetPart & Stamp>>;
 }
 
 /** What fit is judged by. */
@@ -43,7 +49,7 @@ export type FitFacts = FitSlice & VehicleSlice & Pick<OrderSlice, 'complaint'> &
 /** Holds what was measured and laid; a part that still carries what belongs on the new one stays in the shop. */
 export const fitSlice = defineSlice<FitSlice, FitFacts>({
   name: 'fit',
-  start: () => ({ fitted: {}, ports: {} }),
+  start: () => ({ fitted: {}, ports: {}, pins: null, set: {} }),
   hears: {
     // “The same” after the gate takes nothing back.
     answered: (_own, { question, value }, { tell }) => {

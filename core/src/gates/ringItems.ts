@@ -66,7 +66,10 @@ export const beforeRing: GateItem[] = [
       judgeFit(state).begun || Object.values(state.pieces).some((list) => (list.at(-1)?.called ?? null) !== null),
     answers: [],
     judge: (state) => judgeFit(state).verdict,
-    rests: ({ fitted, ports }) => [...Object.values(fitted), ...Object.values(ports)].map(({ id }) => id),
+    rests: ({ fitted, ports, pins, set }) =>
+      [...Object.values(fitted), ...Object.values(ports), ...Object.values(set), ...(pins ? [pins] : [])].map(
+        ({ id }) => id,
+      ),
   },
   {
     id: 'tests',

@@ -1,4 +1,4 @@
-import { COMPARE, fitMeasured, portLaid } from '../fit/index.ts';
+import { COMPARE, fitMeasured, pinsRead, portLaid, setPart } from '../fit/index.ts';
 import { held } from '../hold/index.ts';
 import { answerKind } from '../questions/index.ts';
 import {
@@ -144,6 +144,8 @@ export const kinds = [
   held,
   fitMeasured,
   portLaid,
+  pinsRead,
+  setPart,
   valveTried,
   searched,
   lineHeld,

@@ -1,1 +1,2 @@
 export { lessons, taught, type Lesson } from './lessons.ts';
+export { fittedParts, withFitted, type Fitted } from './fitted.ts';

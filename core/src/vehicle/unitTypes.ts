@@ -47,6 +47,8 @@ export interface UnitPart {
   mates?: string;
   /** How it is set: to an index, which way up. */
   mark?: string;
+  /** What was fitted last, as it is written on it. */
+  fitted?: string;
 }
 
 /** The unit, as its parts in the order they go together from below: the last is what closes it. */

@@ -1,5 +1,15 @@
 import { Checkbox } from 'radix-ui';
-import { lessons, taught, type JobState, type Lesson, type Range, type VehicleFile } from '@iron-cradle/core';
+import {
+  fittedParts,
+  lessons,
+  taught,
+  withFitted,
+  type Fitted,
+  type JobState,
+  type Lesson,
+  type Range,
+  type VehicleFile,
+} from '@iron-cradle/core';
 import { useQueryClient } from '@tanstack/react-query';
 import { useId, useState } from 'react';
 import { HatchDefs } from '../../look/Shapes.tsx';
@@ -24,10 +34,15 @@ export function LearnSheet({ state, onClose }: LearnSheetProps) {
   const file = known ?? newFile(state, vehicles);
   const list = lessons(state, file);
   const taken = list.filter((l) => !off.includes(l.path));
+  const fitted = fittedParts(state, file);
+  const kept = fitted.filter((one) => !off.includes(pathOf(one)));
+  const all = list.length + fitted.length;
+  const tick = (path: string) => (on: boolean | 'indeterminate') =>
+    setOff(on === true ? off.filter((p) => p !== path) : [...off, path]);
   const most = Math.max(1, ...list.flatMap((l) => [Math.min(l.after.hi, 600), Math.min(l.before?.hi ?? 0, 600)]));
   const keep = async () => {
     try {
-      const next = taught(file, taken);
+      const next = withFitted(taught(file, taken), kept);
       await call('PUT', `/vehicles/${next.id}`, { body: next });
       await client.invalidateQueries({ queryKey: ['vehicles'] });
       setSaid({ good: true, text: `Kept in ${next.name}. The next one begins with it.` });
@@ -44,7 +59,7 @@ export function LearnSheet({ state, onClose }: LearnSheetProps) {
         known ? `Goes into ${known.name}, if you tick it.` : `Makes a vehicle file “${file.name}”, for the next time.`
       }
     >
-      {list.length === 0 && (
+      {all === 0 && (
         <p className="py-3">Nothing was felt or measured that the file did not know. Guesses teach nothing.</p>
       )}
       <ul className="ruled">
@@ -54,9 +69,7 @@ export function LearnSheet({ state, onClose }: LearnSheetProps) {
               checked={!off.includes(lesson.path)}
               data-lesson={lesson.path}
               className="flex min-h-18 w-full items-center gap-4 py-2 text-left"
-              onCheckedChange={(on) =>
-                setOff(on === true ? off.filter((p) => p !== lesson.path) : [...off, lesson.path])
-              }
+              onCheckedChange={tick(lesson.path)}
             >
               <span className="min-w-0 flex-1">
                 <span className="narrow block text-20">{lesson.what}</span>
@@ -67,10 +80,23 @@ export function LearnSheet({ state, onClose }: LearnSheetProps) {
                 </span>
                 <Bars lesson={lesson} most={most} />
               </span>
-              <span
-                aria-hidden
-                className={`size-8 shrink-0 rounded-[2px] border-2 ${off.includes(lesson.path) ? 'border-edge' : 'border-ink bg-ink'}`}
-              />
+              <Tick on={!off.includes(lesson.path)} />
+            </Checkbox.Root>
+          </li>
+        ))}
+        {fitted.map((one) => (
+          <li key={pathOf(one)}>
+            <Checkbox.Root
+              checked={!off.includes(pathOf(one))}
+              data-lesson={pathOf(one)}
+              className="flex min-h-18 w-full items-center gap-4 py-2 text-left"
+              onCheckedChange={tick(pathOf(one))}
+            >
+              <span className="min-w-0 flex-1">
+                <span className="narrow block text-20">{one.name}, fitted</span>
+                <span className="text-quiet">{fittedWords(one)}</span>
+              </span>
+              <Tick on={!off.includes(pathOf(one))} />
             </Checkbox.Root>
           </li>
         ))}
@@ -80,20 +106,33 @@ export function LearnSheet({ state, onClose }: LearnSheetProps) {
           {said.text}
         </p>
       )}
-      {list.length > 0 && !said?.good && (
+      {all > 0 && !said?.good && (
         <div className="pt-3">
           <Strap
             data-action="learn"
             onClick={() => void keep()}
-            waitsFor={taken.length === 0 ? 'tick what it taught' : undefined}
+            waitsFor={taken.length + kept.length === 0 ? 'tick what it taught' : undefined}
           >
-            Keep {taken.length} of {list.length}
+            Keep {taken.length + kept.length} of {all}
           </Strap>
         </div>
       )}
     </Sheet>
   );
 }
+
+const pathOf = ({ part }: Fitted): string => `fitted ${part}`;
+
+const fittedWords = ({ called, reads, sender }: Fitted): string =>
+  [
+    `“${called}”`,
+    ...(reads ? [`rated ${reads.flow} L/h at ${reads.bar} bar, ${reads.volts} V`] : []),
+    ...(sender ? [`${sender.emptyOhms.typ} Ω empty, ${sender.fullOhms.typ} Ω full`] : []),
+  ].join('; ');
+
+const Tick = ({ on }: { on: boolean }) => (
+  <span aria-hidden className={`size-8 shrink-0 rounded-[2px] border-2 ${on ? 'border-ink bg-ink' : 'border-edge'}`} />
+);
 
 const words = ({ lo, hi }: Range) =>
   Math.round(lo) === Math.round(hi) ? `${Math.round(lo)}` : `${Math.round(lo)} to ${Math.round(hi)}`;

@@ -1,4 +1,4 @@
-import { InputError, judgeSocket, type SocketJudged } from '@iron-cradle/core';
+import { InputError, judgeNut, judgeSocket, type NutJudged, type SocketJudged } from '@iron-cradle/core';
 import { useState } from 'react';
 import { Choice } from '../../ui/Choice.tsx';
 import { QuantityField } from '../../ui/QuantityField.tsx';
@@ -8,7 +8,13 @@ import { VerdictView } from '../../ui/VerdictView.tsx';
 export function SocketFinder() {
   const [across, setAcross] = useState<number | null>(null);
   const [head, setHead] = useState<'hex' | 'square'>('hex');
-  const told = across === null ? null : read(across, head);
+  const [turns, setTurns] = useState<Turns>('no');
+  const [other, setOther] = useState<number | null>(null);
+  const told = across === null ? null : read(() => judgeSocket({ across, head }));
+  const both =
+    across === null || turns === 'no' || (turns !== 'none' && other === null)
+      ? null
+      : read(() => judgeNut({ across, end: turns === 'none' ? { kind: 'none' } : { kind: turns, across: other! } }));
   return (
     <section aria-label="which socket" className="grid gap-8 border-t-2 border-ink pt-6 mid:col-span-2 mid:grid-cols-2">
       <div className="grid content-start gap-4">
@@ -30,6 +36,26 @@ export function SocketFinder() {
           hint="7.9 mm or 5/16 in"
           onRead={(value) => setAcross(value ? value.typ * 1000 : null)}
         />
+        <Choice
+          label="Does the bolt or stud turn along with its nut?"
+          value={turns}
+          onChoose={setTurns}
+          options={[
+            { value: 'no', label: 'It stands' },
+            { value: 'hex', label: 'Yes, six flats there' },
+            { value: 'square', label: 'Yes, square there' },
+            { value: 'none', label: 'Yes, nothing to hold' },
+          ]}
+        />
+        {(turns === 'hex' || turns === 'square') && (
+          <QuantityField
+            label="Across the other end"
+            dimension="length"
+            unit="mm"
+            decimals={2}
+            onRead={(value) => setOther(value ? value.typ * 1000 : null)}
+          />
+        )}
       </div>
       <div
         aria-live="polite"
@@ -37,6 +63,8 @@ export function SocketFinder() {
         data-socket={told?.judged?.verdict.outcome ?? 'none'}
       >
         {told?.problem && <p className="font-semibold text-halt">{told.problem}</p>}
+        {both?.problem && <p className="font-semibold text-halt">{both.problem}</p>}
+        {both?.judged && <BothEnds judged={both.judged} />}
         {told?.judged && (
           <>
             <VerdictView verdict={told.judged.verdict} />
@@ -59,11 +87,23 @@ export function SocketFinder() {
   );
 }
 
-const words = ({ verdict }: SocketJudged): string => verdict.next.map((one) => `${one as string}.`).join(' ');
+/** What is at the other end of what the nut sits on. */
+type Turns = 'no' | 'hex' | 'square' | 'none';
 
-function read(across: number, head: 'hex' | 'square'): { judged: SocketJudged | null; problem: string | null } {
+/** Nut and other end together. */
+const BothEnds = ({ judged }: { judged: NutJudged }) => (
+  <div data-both-ends={judged.verdict.outcome} className="border-b border-rule pb-4">
+    <VerdictView verdict={judged.verdict} />
+    {judged.verdict.outcome === 'good' && <p className="font-semibold">{words(judged)}</p>}
+  </div>
+);
+
+const words = ({ verdict }: Pick<SocketJudged, 'verdict'>): string =>
+  verdict.next.map((one) => `${one as string}.`).join(' ');
+
+function read<T>(judge: () => T): { judged: T | null; problem: string | null } {
   try {
-    return { judged: judgeSocket({ across, head }), problem: null };
+    return { judged: judge(), problem: null };
   } catch (error) {
     if (!(error instanceof InputError)) throw error;
     return { judged: null, problem: `Expected ${error.expected}.` };

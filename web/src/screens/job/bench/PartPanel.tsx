@@ -5,6 +5,7 @@ import { useJob } from '../../../log/useJob.ts';
 import { Shape } from '../../../look/Shapes.tsx';
 import { VerdictView } from '../../../ui/VerdictView.tsx';
 import { PhotoButton, Photos } from '../Photos.tsx';
+import { DonorForm } from './DonorForm.tsx';
 import { HandPanel } from './HandPanel.tsx';
 import { PumpRun } from './pump/PumpRun.tsx';
 import { SenderTests } from './sender/SenderTests.tsx';
@@ -22,7 +23,7 @@ export function PartPanel({ part, onDone }: { part: UnitPart; onDone: () => void
     <HandPanel
       id={part.id}
       title={part.name}
-      hint={`${piece.called ? `new: ${piece.called}` : 'the one that came out'}${part.mark ? `; ${part.mark}` : ''}`}
+      hint={`${piece.called ? `new: ${piece.called}` : part.fitted ? `came out: ${part.fitted}, by the file` : THE_OLD}${part.mark ? `; ${part.mark}` : ''}`}
       onDone={onDone}
     >
       <VerdictView verdict={verdict} />
@@ -49,6 +50,7 @@ export function PartPanel({ part, onDone }: { part: UnitPart; onDone: () => void
             <PhotoButton about={`part:${part.id}`} name={part.name} words />
           </div>
           <Photos about={`part:${part.id}`} />
+          <DonorForm key={`donor ${state.set[part.id]?.id ?? ''}`} part={part} />
           {verdict.outcome !== 'bad' && <SwapPart part={part} bad={false} />}
         </>
       )}

@@ -4,6 +4,8 @@ import { PortsDrawing } from '../../../drawings/fit/PortsDrawing.tsx';
 import { useJob } from '../../../log/useJob.ts';
 import { VerdictView } from '../../../ui/VerdictView.tsx';
 import { FitFigures } from './FitFigures.tsx';
+import { IndexPanel } from './IndexPanel.tsx';
+import { PinsPanel } from './PinsPanel.tsx';
 import { PortPanel } from './PortPanel.tsx';
 
 /** A new part laid on the old one as it arrives: what differs is tapped, ports one by one, what decides is measured. */
@@ -16,6 +18,7 @@ export function Fit() {
     return (
       <p className="pt-4 text-quiet">No new part comes for this complaint: nothing to hold against the old one.</p>
     );
+  const has = (id: string) => list.some((one) => one.id === id);
   const unsaid = list.filter(({ is }) => is === null);
   const line = portLines(state).find(({ id }) => id === port);
   const allSame = async () => {
@@ -41,6 +44,8 @@ export function Fit() {
         {line && !state.signed && <PortPanel key={line.id} line={line} onDone={() => setPort(null)} />}
       </section>
       {!state.signed && <FitFigures />}
+      {has('plug') && <PinsPanel key={state.pins?.id ?? 'none'} />}
+      {has('index') && <IndexPanel />}
       <section aria-label="old against new">
         <h3 className="border-b-2 border-ink pb-1 text-20">New laid on old</h3>
         <ul className="ruled">

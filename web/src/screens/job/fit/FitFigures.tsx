@@ -6,7 +6,7 @@ import { useJob } from '../../../log/useJob.ts';
 import { Shape } from '../../../look/Shapes.tsx';
 
 const measures: Record<
-  FitFigure,
+  Exclude<FitFigure, 'index'>,
   { dimension: 'length' | 'resistance' | 'pressure' | 'volume'; unit: string; step: number }
 > = {
   flange: { dimension: 'length', unit: 'mm', step: 0.1 },
@@ -23,14 +23,14 @@ export function FitFigures() {
   return (
     <section aria-label="measured" className="grid gap-2">
       <h3 className="border-b-2 border-ink pb-1 text-20">Measured, not believed</h3>
-      {[...alwaysMeasured(state), 'seal' as const].map((figure) => (
-        <Figure key={figure} figure={figure} />
-      ))}
+      {[...alwaysMeasured(state), 'seal' as const].flatMap((figure) =>
+        figure === 'index' ? [] : [<Figure key={figure} figure={figure} />],
+      )}
     </section>
   );
 }
 
-function Figure({ figure }: { figure: FitFigure }) {
+function Figure({ figure }: { figure: Exclude<FitFigure, 'index'> }) {
   const { state } = useJob();
   const { dimension, unit, step } = measures[figure];
   const said = state.fitted[figure];

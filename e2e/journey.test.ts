@@ -1,5 +1,6 @@
 import type { Browser } from 'puppeteer-core';
 import { launch, Person, phone } from './lib/browser.ts';
+import { provedDry, toTheGround, upAndHome } from './lib/home.ts';
 import { oneJob } from './lib/oneJob.ts';
 import { openShop, type Shop } from './lib/server.ts';
 
@@ -208,12 +209,7 @@ step(
   'freed elsewhere, then down to the ground by what the screen says',
   async () => {
     await act('[data-freed="60"]');
-    for (let i = 0; i < 40; i++) {
-      if ((await ines.text()).includes('The tank is down.')) break;
-      if (await ines.page.$('[data-action=part-held]')) await act('[data-action=part-held]');
-      else await act('[data-action=as-said]');
-      await new Promise((r) => setTimeout(r, 60));
-    }
+    await toTheGround(ines, { act });
     await ines.sees('The tank is down.');
     await ines.tapText('On to the bench');
     await ines.sees('On the bench');
@@ -251,22 +247,7 @@ step(
 step(
   'refit: every joint singly, test stop with gate 4, then home',
   async () => {
-    for (let i = 0; i < 80; i++) {
-      const text = await ines.text();
-      if (text.includes('Now prove it, joint by joint')) break;
-      if (await ines.page.$('[data-gate="4"]:not([aria-disabled])')) await act('[data-gate="4"]');
-      else if (text.includes('Joints wiped dry, tray under?')) await ines.tapText('Wiped dry');
-      else if (text.includes('Is nobody underneath?')) await ines.tapText('Nobody is');
-      else if (text.includes('Battery back on')) await ines.tapText('Battery is on');
-      else if (await ines.page.$('[data-action=key-on]')) await act('[data-action=key-on]');
-      else if (await ines.page.$('[data-action=test-good]')) await ines.tap('[data-action=test-good]');
-      else if (await ines.page.$('[data-action=torque]')) {
-        await ines.type('As it was pulled', '30 ft-lb');
-        await ines.sees('understood: 40.7 N·m');
-        await ines.tap('[data-action=torque]');
-      } else if (await ines.page.$('[data-action=up]')) await act('[data-action=up]');
-      await new Promise((r) => setTimeout(r, 120));
-    }
+    await upAndHome(ines, { act });
     const entries = await log();
     const made = entries.filter((e) => e.kind === 'made');
     expect(made.length).toBe(9);
@@ -281,16 +262,7 @@ step(
   async () => {
     await ines.sees('still owed');
     expect(await ines.page.$eval('[data-action=sign]', (e) => e.getAttribute('aria-disabled'))).toBe('true');
-    await ines.type('Litres put in', '9');
-    await ines.tap('[data-action=fill]');
-    await ines.tap('[data-action=cans-away]');
-    await ines.tap('[data-check=wiped]');
-    await ines.tap('[data-check=wet]');
-    for (const key of await ines.page.$$eval('[data-joint$="=dry"]', (list) =>
-      list.map((e) => e.getAttribute('data-joint')!),
-    ))
-      await ines.tap(`[data-joint="${key}"]`);
-    await ines.tap('[data-again=passed]');
+    await provedDry(ines, '9');
     await ines.sees('plate and mileage are missing');
     await ines.type('Plate', 'is 204');
     await ines.type('Mileage', 'far');

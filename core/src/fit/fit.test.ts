@@ -137,7 +137,8 @@ describe('old laid on new', () => {
     expect(fit()).toBe('unknown');
     for (const { id } of compareList(job.state)) job.say('answer', { question: 'compare', of: id, value: 'same' });
     expect(fit()).toBe('unknown');
-    expect(alwaysMeasured(job.state)).toEqual(['flange', 'ohmsEmpty', 'ohmsFull']);
+    // A sender into the old hanger: its ohms. The flange is measured where one comes.
+    expect(alwaysMeasured(job.state)).toEqual(['ohmsEmpty', 'ohmsFull']);
     job.say('fitMeasured', { figure: 'flange', now: 102, old: 102 });
     job.say('fitMeasured', { figure: 'ohmsEmpty', now: 20 });
     job.say('fitMeasured', { figure: 'ohmsFull', now: 79 });
@@ -257,5 +258,54 @@ describe('old laid on new', () => {
     ],
   ])('%j is refused', (body, why) => {
     expect(() => checkBody('portLaid', body as never)).toThrow(why);
+  });
+});
+
+describe('what goes in decides what is asked', () => {
+  const judged = (put: readonly string[], whole = false) => {
+    const job = tell({ complaint: 'pump', vehicle: van });
+    for (const part of put) job.say('partSwapped', { part, with: 'new' });
+    if (whole) job.say('unitSwapped', { with: 'module' });
+    return {
+      lines: compareList(job.state).map(({ id }) => id),
+      measured: alwaysMeasured(job.state),
+      ports: portLines(job.state).length,
+    };
+  };
+  test('before anything went in: all that may come', () => {
+    const { lines, measured, ports } = judged([]);
+    expect(lines).toEqual(expect.arrayContaining(['ports', 'flange', 'pressure', 'grade']));
+    expect(measured).toEqual(['flange', 'pressure']);
+    expect(ports).toBeGreaterThan(0);
+  });
+  test('a hose inside alone: its grade, no flange and no pressure of a pump that stays', () => {
+    expect(judged(['hose'])).toEqual({ lines: ['grade'], measured: [], ports: 0 });
+  });
+  test('a pump alone: its pressure, plug and valves; no port', () => {
+    const { lines, measured, ports } = judged(['pump']);
+    expect(measured).toEqual(['pressure']);
+    expect(lines).toEqual(['functions', 'plug', 'pressure']);
+    expect(ports).toBe(0);
+  });
+  test('a sender that has a flange of its own brings it', () => {
+    const alone = { ...van, fuelSystem: { pump: 'none' as const } };
+    const job = tell({ complaint: 'level', vehicle: alone });
+    job.say('partSwapped', { part: 'sender', with: 'new' });
+    expect(alwaysMeasured(job.state)).toEqual(['flange', 'ohmsEmpty', 'ohmsFull']);
+  });
+  test('a whole unit: all of it', () => {
+    expect(judged([], true)).toEqual(judged([]));
+  });
+  test('what was said to differ, or to go over, stays said', () => {
+    const job = tell({ complaint: 'pump', vehicle: van });
+    job.say('answer', { question: 'compare', value: 'carry', of: 'plug' });
+    job.say('partSwapped', { part: 'hose', with: 'new' });
+    expect(compareList(job.state).map(({ id }) => id)).toEqual(['plug', 'grade']);
+  });
+  test('where a tank may come, a hose inside changes nothing', () => {
+    const job = tell({ complaint: 'rust', vehicle: van });
+    const before = compareList(job.state).length;
+    job.say('partSwapped', { part: 'hose', with: 'new' });
+    expect(compareList(job.state)).toHaveLength(before);
   });
 });

@@ -6,3 +6,4 @@ export { COMPARE, compareList, compareOpen, type Compared } from './lines.ts';
 export { pinsRead, setPart } from './setKinds.ts';
 export { judgePins, pinUses, pinWord, type PinUse } from './pins.ts';
 export { judgeSet, meetingParts } from './set.ts';
+export { kindsIn, type GoesIn } from './goesIn.ts';

@@ -2,16 +2,17 @@ import { commonPractice, computed } from '../basis/index.ts';
 import { InputError } from '../errors/index.ts';
 import type { OrderSlice } from '../order/index.ts';
 import type { Answered } from '../questions/index.ts';
-import { fluidLines, type Connection, type VehicleFile } from '../vehicle/index.ts';
+import { fluidLines, type Connection, type PartKind, type VehicleFile } from '../vehicle/index.ts';
 import { verdictFrom, type Found, type Verdict } from '../verdict/index.ts';
 import { chainBetween, endInWords, type End } from './chain.ts';
 import { judgeFigure, type FitFigure } from './figures.ts';
+import { kindsIn, type GoesIn } from './goesIn.ts';
 import { compareList } from './lines.ts';
 import { judgePins, type Pins } from './pins.ts';
 import { judgeSet, type SetState } from './set.ts';
 
 /** Old and new, as far as somebody looked and measured. */
-export interface FitState extends Answered, Pick<OrderSlice, 'complaint'> {
+export interface FitState extends Answered, GoesIn, Pick<OrderSlice, 'complaint'> {
   /** The vehicle. */
   vehicle: VehicleFile;
   /** What was measured. */
@@ -39,16 +40,34 @@ const MEASURED: Partial<Record<OrderSlice['complaint'], readonly FitFigure[]>> =
   biggerTank: ['flange', 'capacity'],
 };
 
-/** What of the new part is always measured in this job. @example alwaysMeasured({ complaint: 'level' }) // ['flange', 'ohmsEmpty', 'ohmsFull'] */
-export const alwaysMeasured = ({ complaint }: Pick<OrderSlice, 'complaint'>): readonly FitFigure[] =>
-  MEASURED[complaint] ?? [];
+/** What each figure is measured of. */
+const OF: Record<FitFigure, readonly PartKind[]> = {
+  flange: ['flange'],
+  seal: ['seal'],
+  ohmsEmpty: ['sender'],
+  ohmsFull: ['sender'],
+  pressure: ['pump'],
+  capacity: [],
+  index: ['flange'],
+};
+
+/** What of the new part is always measured in this job. @example alwaysMeasured(state) // ['flange', 'ohmsEmpty', 'ohmsFull'] */
+export function alwaysMeasured(state: Pick<FitState, 'complaint' | 'vehicle' | 'pieces'>): readonly FitFigure[] {
+  const kinds = kindsIn(state);
+  return (MEASURED[state.complaint] ?? []).filter(
+    (figure) => kinds === null || OF[figure].some((kind) => kinds.has(kind)),
+  );
+}
 
 /**
  * Lines whose ports the new part must have: of a tank all that carry fuel or vapour, of a module not those of the filler neck.
  *
  * @example portLines(state).map((line) => line.id) // ['feed', 'return', 'vent']
  */
-export const portLines = ({ vehicle, complaint }: Pick<FitState, 'vehicle' | 'complaint'>): Connection[] =>
+export const portLines = (state: Pick<FitState, 'vehicle' | 'complaint' | 'pieces'>): Connection[] =>
+  kindsIn(state)?.has('flange') === false ? [] : allPorts(state);
+
+const allPorts = ({ vehicle, complaint }: Pick<FitState, 'vehicle' | 'complaint'>): Connection[] =>
   fluidLines(vehicle).filter(({ kind }) => !MODULE.includes(complaint) || (kind !== 'filler' && kind !== 'breather'));
 /** What comes for these complaints is a module, not a tank. */
 const MODULE: readonly OrderSlice['complaint'][] = ['pump', 'level'];
@@ -73,7 +92,8 @@ export function judgeFit(state: FitState): FitJudged {
       },
     ];
   });
-  const laid = portLines(state).flatMap((line) => (ports[line.id] ? [judgePort(line, ports[line.id]!)] : []));
+  // What was laid stays said, whatever goes in.
+  const laid = allPorts(state).flatMap((line) => (ports[line.id] ? [judgePort(line, ports[line.id]!)] : []));
   const tapped = list.flatMap((line): Found[] => {
     // What was measured, or laid port by port, speaks for the line.
     if (line.is === 'different' && !spokenFor(line.id, state))

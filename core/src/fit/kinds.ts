@@ -8,6 +8,7 @@ import type { VehicleSlice } from '../vehicle/index.ts';
 import { FitMeasuredBody, PortLaidBody, type EndBody } from './bodies.ts';
 import type { End } from './chain.ts';
 import type { FitFigure } from './figures.ts';
+import type { GoesIn } from './goesIn.ts';
 import { judgeFit } from './judge.ts';
 import { COMPARE, compareOpen } from './lines.ts';
 import type { Pins } from './pins.ts';
@@ -44,7 +45,7 @@ export interface FitSlice {
 }
 
 /** What fit is judged by. */
-export type FitFacts = FitSlice & VehicleSlice & Pick<OrderSlice, 'complaint'> & Answered;
+export type FitFacts = FitSlice & VehicleSlice & Pick<OrderSlice, 'complaint'> & GoesIn & Answered;
 
 /** Holds what was measured and laid; a part that still carries what belongs on the new one stays in the shop. */
 export const fitSlice = defineSlice<FitSlice, FitFacts>({

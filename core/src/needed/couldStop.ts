@@ -1,7 +1,7 @@
 import { CAP_OPENS } from '../drain/index.ts';
 import { answerTo } from '../questions/index.ts';
 import { say, type Sentence } from '../quantity/index.ts';
-import { compareOpen } from '../fit/index.ts';
+import { compareOpen, type GoesIn } from '../fit/index.ts';
 import { neededFor, ruleWord, type NeededFacts } from './list.ts';
 
 /** Something that could end the job half-way. */
@@ -17,7 +17,7 @@ export interface CouldStop {
  *
  * @example couldStop(state, null)[0]!.text // 'ring seal not here'
  */
-export function couldStop(state: NeededFacts, heldBy: string | null): CouldStop[] {
+export function couldStop(state: NeededFacts & GoesIn, heldBy: string | null): CouldStop[] {
   const list: CouldStop[] = [];
   const needed = neededFor(state);
   for (const n of needed.filter((x) => x.here === 'no' && x.rule !== 'ifBad'))

@@ -158,6 +158,7 @@ export function demoJobs(now: Date): Entry[][] {
       },
       8,
     )
+    .log('driverSaw', { saw: 'jumps', where: 0.5 }, 1)
     .log('fuelWitness', { witness: 'sinceEmpty', reading: 30 }, 2)
     .safe()
     .drainTo([18, 10])

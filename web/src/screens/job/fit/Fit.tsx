@@ -29,20 +29,22 @@ export function Fit() {
       <div data-fit={verdict.outcome}>
         <VerdictView verdict={verdict} title={fitWord[verdict.outcome]} />
       </div>
-      <section aria-label="ports" className="grid gap-3">
-        <h3 className="text-20">Its ports: touch what differs</h3>
-        <PortsDrawing
-          ports={portLines(state).map((one) => ({
-            id: one.id,
-            name: one.name,
-            tag: state.numbers[`line:${one.id}`] ?? null,
-            outcome: state.ports[one.id] ? judgePort(one, state.ports[one.id]!).outcome : null,
-          }))}
-          chosen={port}
-          onChoose={setPort}
-        />
-        {line && !state.signed && <PortPanel key={line.id} line={line} onDone={() => setPort(null)} />}
-      </section>
+      {portLines(state).length > 0 && (
+        <section aria-label="ports" className="grid gap-3">
+          <h3 className="text-20">Its ports: touch what differs</h3>
+          <PortsDrawing
+            ports={portLines(state).map((one) => ({
+              id: one.id,
+              name: one.name,
+              tag: state.numbers[`line:${one.id}`] ?? null,
+              outcome: state.ports[one.id] ? judgePort(one, state.ports[one.id]!).outcome : null,
+            }))}
+            chosen={port}
+            onChoose={setPort}
+          />
+          {line && !state.signed && <PortPanel key={line.id} line={line} onDone={() => setPort(null)} />}
+        </section>
+      )}
       {!state.signed && <FitFigures />}
       {has('plug') && <PinsPanel key={state.pins?.id ?? 'none'} />}
       {has('index') && <IndexPanel />}

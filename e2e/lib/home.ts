@@ -9,7 +9,8 @@ const breath = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms))
 export async function toTheGround(ines: Person, { act }: Hands): Promise<void> {
   for (let i = 0; i < 60; i++) {
     if ((await ines.text()).includes('The tank is down.')) return;
-    if (await ines.page.$('[data-action=part-held]')) await act('[data-action=part-held]');
+    if (await ines.page.$('[data-freed="60"]')) await act('[data-freed="60"]');
+    else if (await ines.page.$('[data-action=part-held]')) await act('[data-action=part-held]');
     else if (await ines.page.$('[data-action=as-said]')) await act('[data-action=as-said]');
     await breath(60);
   }

@@ -51,7 +51,7 @@ export {
   type HoldJudged,
   type HoleName,
 } from './hold/index.ts';
-export { readRun, RUN_CAUTION, runFrom, writeRun, type PumpRun, type RunReading } from './pump/index.ts';
+export { readRun, RUN_CAUTION, runFrom, writeRun, type RunReading } from './pump/index.ts';
 export {
   driverSees,
   driverWord,

@@ -260,6 +260,8 @@ describe('bad input', () => {
     ['pumpRan', { part: 'pump', volts: 12, litres: 1 }, 'seconds'],
     ['pumpRan', { part: 'pump', volts: 5, bar: 3, litres: 1, seconds: 20 }, 'volts'],
     ['pumpRan', { part: 'pump', volts: 12, heldBar: 1 }, 'heldSeconds'],
+    ['pumpRan', { part: 'pump', volts: 12, bar: 3, behind: 'filter' }, 'barBehind'],
+    ['pumpRan', { part: 'pump', volts: 12, behind: 'filter', barBehind: 3 }, 'body.bar'],
     ['partSaid', { parts: [], outcome: 'good' }, 'parts'],
     ['partSwapped', { part: 'pump', with: ' ' }, 'with'],
   ])('%s %j is refused with its field', (kind, body, field) => {

@@ -18,6 +18,7 @@ import {
   ValidateBy,
   ValidateNested,
 } from 'class-validator';
+import { behinds } from '../pump/index.ts';
 import { driverSees, type DriverSees } from '../sender/index.ts';
 import { Written } from '../checked/index.ts';
 import { rungIds, type RungId } from './opening.ts';
@@ -111,6 +112,10 @@ export class PumpRanBody {
   @IsOptional() @IsNumber() @Min(0) @Max(12) heldBar?: number;
   /** s after it was switched off. */
   @IsOptional() @IsNumber() @Min(1) @Max(86_400) heldSeconds?: number;
+  /** What a second gauge stood behind. */
+  @IsOptional() @IsIn(behinds) behind?: (typeof behinds)[number];
+  /** bar gauge on it. */
+  @IsOptional() @IsNumber() @Min(0) @Max(12) barBehind?: number;
   /** What it is rated for, where the file does not say. */
   @IsOptional() @IsDefined() @ValidateNested() @Type(() => RatedBody) rated?: RatedBody;
 }

@@ -92,6 +92,14 @@ export const pumpRan = defineKind<'pumpRan', PumpRanBody, BenchSlice, Facts>({
         '',
         'both: what it held, and how long',
       );
+    if ((body.behind === undefined) !== (body.barBehind === undefined))
+      throw new InputError(
+        body.behind === undefined ? 'body.behind' : 'body.barBehind',
+        '',
+        'both: what the second gauge stood behind, and what it read',
+      );
+    if (body.barBehind !== undefined && body.bar === undefined)
+      throw new InputError('body.bar', '', 'the pressure in front of the pump beside it');
     const least = leastVolts(body.bar);
     if (litres !== undefined && litres > 0 && body.volts < least)
       throw new InputError(
@@ -100,11 +108,15 @@ export const pumpRan = defineKind<'pumpRan', PumpRanBody, BenchSlice, Facts>({
         `the volts at its plug while it runs, ${least} V and more${body.bar ? ' under pressure' : ''}`,
       );
   },
-  apply: (own, { part, heldBar, heldSeconds, rated, ...run }, { moment, facts, tell }) => {
+  apply: (own, { part, heldBar, heldSeconds, behind, barBehind, rated, ...run }, { moment, facts, tell }) => {
     const reads = rated ?? partOf(facts, part)?.reads;
     const held =
       heldBar === undefined || heldSeconds === undefined ? {} : { held: { bar: heldBar, seconds: heldSeconds } };
-    const { verdict } = judgeRun({ ...run, ...held }, { file: facts.vehicle, ...(reads ? { rated: reads } : {}) });
+    const second = behind === undefined || barBehind === undefined ? {} : { behind: { what: behind, bar: barBehind } };
+    const { verdict } = judgeRun(
+      { ...run, ...held, ...second },
+      { file: facts.vehicle, ...(reads ? { rated: reads } : {}) },
+    );
     add(own, part, { how: 'run', verdict, moment, ...(rated ? { rated } : {}) });
     if (verdict.outcome !== 'good') tell('unitChanged', {});
   },

@@ -1,3 +1,4 @@
+export { behindIt, behinds } from './behind.ts';
 export { judgeRun, RUN_CAUTION, type RunJudged } from './judge.ts';
 export { judgeSuction } from './suction.ts';
 export { demandOf, feedsCarburettor, FLOODS, wantedBar } from './need.ts';

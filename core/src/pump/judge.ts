@@ -4,6 +4,7 @@ import { roundTo } from '../estimate/index.ts';
 import { bar as inBar, say } from '../quantity/index.ts';
 import { pumpOf, type VehicleFile } from '../vehicle/index.ts';
 import { verdictFrom, type Found, type Outcome, type Verdict } from '../verdict/index.ts';
+import { behindIt } from './behind.ts';
 import { demandOf, feedsCarburettor, FLOODS, wantedBar } from './need.ts';
 import { ampsOf, atRatedVolts, flowOf, type PumpRated, type PumpRun } from './run.ts';
 
@@ -56,6 +57,7 @@ export function judgeRun(run: PumpRun, { file, rated }: { file: VehicleFile; rat
     ...enough(run, { flow, file }),
     ...tooMuch(run, file),
     ...holds(run),
+    ...behindIt(run, file),
   ];
   return { flow, amps, verdict: verdictFrom(found, { basis: commonPractice }) };
 }

@@ -3,6 +3,7 @@ import { exactly } from '../estimate/index.ts';
 import { inWords } from '../quantity/index.ts';
 import { archetypes, type PumpKind, type VehicleFile } from '../vehicle/index.ts';
 import {
+  behindIt,
   ampsOf,
   atRatedVolts,
   demandOf,
@@ -152,4 +153,29 @@ test('suction at an outside pump (common practice, no source): free to 0.15 bar,
     'bad',
   ]);
   for (const under of [-0.1, 1, Number.NaN]) expect(() => judgeSuction(under)).toThrow(InputError);
+});
+
+describe('a second gauge behind filter or regulator; common practice, no source', () => {
+  const high: VehicleFile = {
+    ...archetypes[0]!,
+    fuelSystem: { pump: 'electricHigh', engine: { bar: { lo: 3, typ: 3.5, hi: 4 } } },
+  };
+  const low: VehicleFile = { ...archetypes[0]!, fuelSystem: { pump: 'electricLow' } };
+  test.each([
+    ['a clean filter', high, 3.9, 'filter', 3.8, 'good'],
+    ['one that begins to hold back', high, 3.9, 'filter', 3.6, 'doubtful'],
+    ['a blocked one', high, 3.9, 'filter', 3.2, 'bad'],
+    ['the same 0.15 bar starve a low pump', low, 0.4, 'filter', 0.25, 'bad'],
+    ['a regulator that keeps', high, 5, 'regulator', 3.5, 'good'],
+    ['one that lets all of it back', high, 5, 'regulator', 1.5, 'bad'],
+    ['a shut return', high, 5, 'regulator', 4.9, 'bad'],
+    ['a carburettor behind its regulator', low, 0.8, 'regulator', 0.3, 'good'],
+  ] as const)('%s', (_, file, bar, what, behind, outcome) => {
+    expect(behindIt({ volts: 12, bar, behind: { what, bar: behind } }, file)[0]!.outcome).toBe(outcome);
+  });
+  test('without the first gauge, or where nobody knows the engine, nothing is said of it', () => {
+    expect(behindIt({ volts: 12, behind: { what: 'filter', bar: 3 } }, high)).toEqual([]);
+    const gravity: VehicleFile = { ...archetypes[0]!, fuelSystem: { pump: 'none' } };
+    expect(behindIt({ volts: 12, bar: 1, behind: { what: 'regulator', bar: 1 } }, gravity)[0]!.outcome).toBe('unknown');
+  });
 });

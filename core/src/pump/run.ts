@@ -14,6 +14,8 @@ export interface PumpRun {
   seconds?: number;
   /** bar gauge so many seconds after it was switched off, the line shut. */
   held?: { bar: number; seconds: number };
+  /** bar gauge on a second gauge behind its filter or its regulator, while it runs. */
+  behind?: { what: 'filter' | 'regulator'; bar: number };
 }
 
 /** What it is rated for. */

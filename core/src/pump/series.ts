@@ -31,7 +31,7 @@ const OFF = 0.1;
  * @throws InputError where it never ran, or not long enough
  * @example runFrom(readings) // { volts: 12.9, amps: 4.02, bar: 3.9, litres: 0.49, seconds: 20, held: { bar: 3.8, seconds: 30 } }
  */
-export function runFrom(readings: readonly RunReading[]): PumpRun {
+export function runFrom(readings: readonly RunReading[]): Omit<PumpRun, 'behind'> {
   const most = readings.length === 0 ? 0 : max(readings.map(({ amps }) => amps));
   const running = readings.filter(({ amps }) => amps > 0 && amps >= OFF * most);
   const first = running[0];

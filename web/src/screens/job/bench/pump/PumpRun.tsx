@@ -1,5 +1,6 @@
-import { RUN_CAUTION, type PumpRun as PumpRunFigures, type UnitPart } from '@iron-cradle/core';
+import { RUN_CAUTION, type runFrom, type UnitPart } from '@iron-cradle/core';
 import { useState } from 'react';
+import { FormChoice } from '../../../../form/FormChoice.tsx';
 import { FormQuantity } from '../../../../form/FormQuantity.tsx';
 import { useEntryForm } from '../../../../form/useEntryForm.ts';
 import { useJob } from '../../../../log/useJob.ts';
@@ -20,9 +21,10 @@ export function PumpRun({ part }: { part: UnitPart }) {
       run.take([]);
     },
   });
+  const second = (form.watch('barBehind') ?? null) !== null;
   // Figures that came from the meters stand in their fields, to be looked at before they are judged.
   const [taken, setTaken] = useState(0);
-  const take = ({ held, ...figures }: PumpRunFigures) => {
+  const take = ({ held, ...figures }: ReturnType<typeof runFrom>) => {
     for (const [name, figure] of Object.entries({
       ...figures,
       ...(held ? { heldBar: held.bar, heldSeconds: held.seconds } : {}),
@@ -46,6 +48,8 @@ export function PumpRun({ part }: { part: UnitPart }) {
         // Three figures or none: an empty set is no rating.
         if (rated && Object.values(rated).every((figure) => figure === null || figure === undefined))
           form.setValue('rated', undefined);
+        // No figure of a second gauge: then it stood nowhere.
+        if ((form.getValues('barBehind') ?? null) === null) form.setValue('behind', undefined);
         void form.say();
       }}
     >
@@ -101,6 +105,29 @@ export function PumpRun({ part }: { part: UnitPart }) {
           step={1}
           decimals={0}
         />
+      </div>
+      <div className="grid gap-x-4 min-[480px]:grid-cols-2 wide:grid-cols-1">
+        <FormQuantity
+          form={form}
+          name="barBehind"
+          label="A second gauge read"
+          dimension="pressure"
+          unit="bar"
+          step={0.01}
+          decimals={2}
+        />
+        {second && (
+          <FormChoice
+            form={form}
+            name="behind"
+            label="It stood behind"
+            options={[
+              { value: 'filter', label: 'Its filter' },
+              { value: 'regulator', label: 'The regulator' },
+            ]}
+            expected="what it stood behind"
+          />
+        )}
       </div>
       {!part.reads && (
         <fieldset className="grid gap-x-4 min-[480px]:grid-cols-2 wide:grid-cols-1">

@@ -1,4 +1,4 @@
-import { InputError, problemInWords, readRun, runFrom, writeRun, type PumpRun } from '@iron-cradle/core';
+import { InputError, problemInWords, readRun, runFrom, writeRun } from '@iron-cradle/core';
 import { lazy, Suspense, useState } from 'react';
 import { ErrorBoundary } from 'react-error-boundary';
 import { ReadingsTable } from '../../../../ui/ReadingsTable.tsx';
@@ -8,7 +8,13 @@ import type { useRun } from './useRun.ts';
 const RunChart = lazy(charts.run);
 
 /** The pump on a fused supply: what it draws, presses and brings, as it runs and once it stands. */
-export function RunLive({ run, onRun }: { run: ReturnType<typeof useRun>; onRun: (run: PumpRun) => void }) {
+export function RunLive({
+  run,
+  onRun,
+}: {
+  run: ReturnType<typeof useRun>;
+  onRun: (run: ReturnType<typeof runFrom>) => void;
+}) {
   const [problem, setProblem] = useState<string | null>(null);
   const { readings, state } = run;
   const last = readings.at(-1);

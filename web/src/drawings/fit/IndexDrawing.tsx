@@ -19,7 +19,7 @@ export function IndexDrawing({ old, now }: IndexDrawingProps) {
   };
   return (
     <svg
-      viewBox="0 0 260 268"
+      viewBox="20 14 220 230"
       className="block w-full max-w-[18rem]"
       role="img"
       aria-label={`index of the old flange at ${old}°, of the new one at ${now}°`}
@@ -32,7 +32,7 @@ export function IndexDrawing({ old, now }: IndexDrawingProps) {
         d={`M${at(now, 64).join(' ')}L${at(now - 9, 42).join(' ')}L${at(now + 9, 42).join(' ')}Z`}
         fill="var(--ink)"
       />
-      <text x={MIDDLE} y="266" textAnchor="middle" className="narrow" fontSize="17" fill="var(--quiet)">
+      <text x={MIDDLE} y="240" textAnchor="middle" className="narrow" fontSize="17" fill="var(--quiet)">
         front of the vehicle is up
       </text>
     </svg>

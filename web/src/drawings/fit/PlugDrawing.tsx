@@ -8,7 +8,7 @@ interface PlugDrawingProps {
 }
 
 /** What stands in a cavity. */
-const MARK: Record<PinUse, string> = { pump: '+', sender: 'Ω', ground: '⏚', signal: 'S', none: '' };
+const MARK: Record<Exclude<PinUse, 'ground'>, string> = { pump: '+', sender: 'Ω', signal: 'S', none: '' };
 
 /** Two plugs seen from their open end, the same end first, cavity under cavity: what does not match is tied by a broken line. */
 export function PlugDrawing({ rows, chosen, onChoose }: PlugDrawingProps) {
@@ -33,7 +33,7 @@ export function PlugDrawing({ rows, chosen, onChoose }: PlugDrawingProps) {
                   onClick={() => onChoose(row, i)}
                 >
                   <span className="absolute left-1 top-0 text-16 text-quiet">{i + 1}</span>
-                  <span className="reading text-32 leading-none">{MARK[use]}</span>
+                  {use === 'ground' ? <Ground /> : <span className="reading text-32 leading-none">{MARK[use]}</span>}
                   {row === 'now' && (
                     <span
                       aria-hidden
@@ -51,3 +51,10 @@ export function PlugDrawing({ rows, chosen, onChoose }: PlugDrawingProps) {
     </div>
   );
 }
+
+/** Ground: a stem on three bars that grow shorter. */
+const Ground = () => (
+  <svg width="30" height="30" viewBox="0 0 30 30" aria-hidden>
+    <path d="M15 2V13M3 13H27M8 19H22M12 25H18" fill="none" stroke="currentColor" strokeWidth="3" />
+  </svg>
+);

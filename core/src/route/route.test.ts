@@ -1,4 +1,5 @@
 import { seeded } from '../truth/index.ts';
+import { runs } from '../testing/runs.ts';
 import { solve } from './index.ts';
 import { checkRoute } from './testing/checkRoute.ts';
 import { exhaustive } from './testing/exhaustive.ts';
@@ -44,7 +45,7 @@ describe('against trying everything', () => {
   ];
   test.each(cases)('%s: same feasibility and least cost, half of them need tilt', (_, more, count) => {
     let [ways, none] = [0, 0];
-    for (const [i, model] of models(count, { ...tiny, ...more }, 17).entries()) {
+    for (const [i, model] of models(runs(count), { ...tiny, ...more }, 17).entries()) {
       const { route } = solve(model);
       if (i % 2 === 1) expect(exhaustive(level(model))).toBeNull();
       const least = exhaustive(model);
@@ -62,7 +63,8 @@ describe('against trying everything', () => {
       });
       expect(checkRoute(model, route)).toEqual([]);
     }
-    expect(ways).toBeGreaterThan(count / 2);
-    expect(none).toBeGreaterThan(0);
+    expect(ways).toBeGreaterThan(runs(count) / 2);
+    // A quarter of them may all have a way.
+    if (runs(count) === count) expect(none).toBeGreaterThan(0);
   });
 });

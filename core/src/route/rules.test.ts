@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { runs } from '../testing/runs.ts';
 import { seeded } from '../truth/index.ts';
 import { isAbove } from '../pose/index.ts';
 import { solve, Stopped, type RouteModel, type RouteThing } from './index.ts';
@@ -173,12 +174,12 @@ describe('the rules', () => {
           return allowed(f1 + (f2 - f1) * s, r1 + (r2 - r1) * s);
         },
       ),
-      { numRuns: 5000 },
+      { numRuns: runs(5000) },
     );
   });
 
   test('the order of the file never matters, and every route keeps the rules', () => {
-    for (let seed = 0; seed < 60; seed++) {
+    for (let seed = 0; seed < runs(60); seed++) {
       const model = randomModel(seeded(seed), {
         lines: 6,
         ways: 3,

@@ -1,4 +1,5 @@
 import { foldJob, type JobState, logWriter } from '../job/index.ts';
+import { runs } from '../testing/runs.ts';
 import { randomVehicle, seeded } from '../rehearsal/index.ts';
 import { solve } from '../route/index.ts';
 import { keyOf, type VehicleFile } from '../vehicle/index.ts';
@@ -71,7 +72,7 @@ describe('the way up, solved backwards', () => {
 
   test('random vehicles: whatever way is found keeps the rules', () => {
     let ways = 0;
-    for (let seed = 0; seed < 150; seed++) {
+    for (let seed = 0; seed < runs(150); seed++) {
       const state = down(randomVehicle(archetypes[seed % archetypes.length]!, seeded(seed)));
       const route = routeUp(ascentModel(state, 'typical'));
       if (!route) continue;

@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { runs } from '../testing/runs.ts';
 import { endByEnd } from './endByEnd.ts';
 
 const drop = fc.integer({ min: 0, max: 40 }).map((n) => n * 5);
@@ -31,7 +32,7 @@ describe('one end at a time', () => {
         }
         expect(last).toEqual({ f: tf, r: tr });
       }),
-      { numRuns: 3000 },
+      { numRuns: runs(3000) },
     );
   });
 });

@@ -1,4 +1,5 @@
 import { type Entry, foldJob, type JobState, logWriter } from '../job/index.ts';
+import { runs } from '../testing/runs.ts';
 import { randomVehicle, seeded } from '../rehearsal/index.ts';
 import { splitKey, type VehicleFile, type Way } from '../vehicle/index.ts';
 import { usualArchetypes as archetypes } from '../vehicle/testing.ts';
@@ -183,7 +184,7 @@ function play(seed: number): { checker: Checker; state: JobState; tilted: number
 describe('every stop replayed by the rules alone', () => {
   test('down: 400 random vehicles, no rule broken up to the first creep', () => {
     let [out, tilts] = [0, 0];
-    for (let seed = 0; seed < 400; seed++) {
+    for (let seed = 0; seed < runs(400); seed++) {
       const { checker, state, tilted } = play(seed);
       expect({ seed, problems: checker.problems }).toEqual({ seed, problems: [] });
       out += Number(state.out);
@@ -201,7 +202,7 @@ describe('every stop replayed by the rules alone', () => {
   });
 
   test('up: 200 random vehicles, everything back, nothing said sure that was not', () => {
-    for (let seed = 0; seed < 200; seed++) {
+    for (let seed = 0; seed < runs(200); seed++) {
       const rng = seeded(seed);
       const file = randomVehicle(archetypes[seed % archetypes.length]!, rng);
       const checker = new Checker(file);

@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { runs } from '../testing/runs.ts';
 import { InputError } from '../errors/index.ts';
 import { slackFromString, slackReleased, tautLength, type Place, type StringLine } from './string.ts';
 
@@ -37,7 +38,7 @@ function relaxed(line: StringLine, to: Place): number {
   const z = [...least];
   // Only the heights over the rails are free, none below its rail: a convex sum, so one by one settles it.
   const length = () => z.slice(1).reduce((sum, h, i) => sum + Math.hypot(xs[i + 1]! - xs[i]!, h - z[i]!), 0);
-  for (let round = 0; round < 400; round++)
+  for (let round = 0; round < runs(400); round++)
     for (let i = 1; i < z.length - 1; i++) {
       // Straight between the neighbours is shortest; the rail holds it up where that is lower.
       const share = (xs[i]! - xs[i - 1]!) / (xs[i + 1]! - xs[i - 1]! || 1);

@@ -1,5 +1,6 @@
 import { COMPARE, fitMeasured, pinsRead, portLaid, setPart } from '../fit/index.ts';
 import { held } from '../hold/index.ts';
+import { clampPut, hoseRuns, hoseSeen } from '../hose/index.ts';
 import { answerKind } from '../questions/index.ts';
 import {
   armMeasured,
@@ -146,6 +147,9 @@ export const kinds = [
   portLaid,
   pinsRead,
   setPart,
+  hoseSeen,
+  hoseRuns,
+  clampPut,
   valveTried,
   searched,
   lineHeld,

@@ -7,6 +7,7 @@ import { torqueSlice } from '../fastener/index.ts';
 import { gatesSlice } from '../gates/index.ts';
 import { hangSlice } from '../hang/index.ts';
 import { fitSlice } from '../fit/index.ts';
+import { hoseSlice } from '../hose/index.ts';
 import { holdSlice } from '../hold/index.ts';
 import { journalSlice } from '../journal/index.ts';
 import { ledgerSlice } from '../ledger/index.ts';
@@ -42,6 +43,7 @@ export const slices = [
   benchSlice,
   holdSlice,
   fitSlice,
+  hoseSlice,
   vacuumSlice,
   gatesSlice,
   signingSlice,

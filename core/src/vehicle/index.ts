@@ -5,6 +5,7 @@ export { difference } from './difference.ts';
 export { isOpening, madeBeforeKeyOn } from './madeBeforeKeyOn.ts';
 export { mountings } from './mountings.ts';
 export {
+  forgottenRubbers,
   carriesFluid,
   clipOwner,
   fileName,

@@ -37,12 +37,19 @@ export const supportOf = (vehicle: Pick<VehicleFile, 'supports'>, id: string): S
 export const clipOwner = (vehicle: Pick<VehicleFile, 'connections'>, clipId: string): Connection | undefined =>
   vehicle.connections.find((c) => c.clips.some((k) => k.id === clipId));
 
+/** Short rubbers further forward that no file lists and that get forgotten; common practice, no source. */
+export const forgottenRubbers = [
+  { id: 'filter', name: 'rubber at the filter' },
+  { id: 'engine', name: 'rubber from the hard line to the engine' },
+] as const;
+
 /** What the file calls the thing behind a key; null where it lists none. @example fileName(rail, 'line:feed') // 'feed line' */
 export function fileName(vehicle: VehicleFile, key: string): string | null {
   const { kind, id } = splitKey(key);
   if (kind === 'line') return lineOf(vehicle, id)?.name ?? null;
   if (kind === 'support') return supportOf(vehicle, id)?.name ?? null;
   if (kind === 'obstruction') return obstructionOf(vehicle, id)?.name ?? null;
+  if (kind === 'rubber') return forgottenRubbers.find((one) => one.id === id)?.name ?? null;
   if (kind === 'part') return unitOf(vehicle).parts.find((part) => part.id === id)?.name ?? null;
   if (kind !== 'clip') return null;
   const owner = clipOwner(vehicle, id);

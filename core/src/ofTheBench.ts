@@ -98,3 +98,24 @@ export {
 export { planPickup, type PickupPlan, type PlannedPickup } from './pickup/index.ts';
 export { judgeHole, judgeSupport } from './conversion/index.ts';
 export { judgeNut, judgeSocket, type NutJudged, type SocketJudged } from './thread/index.ts';
+export {
+  asItRuns,
+  clampKinds,
+  clampsFor,
+  clampSizes,
+  cutList,
+  dipsOf,
+  fittedOutside,
+  hoseGrades,
+  hoseLength,
+  hoseStates,
+  rubbersOf,
+  saidOf,
+  wordOn,
+  type ClampKind,
+  type CutList,
+  type HoseGrade,
+  type HoseState,
+  type RoutePoint,
+  type Rubber,
+} from './hose/index.ts';

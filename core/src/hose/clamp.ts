@@ -8,8 +8,9 @@ import { verdictFrom, type Found, type Verdict } from '../verdict/index.ts';
 export interface ClampSize {
   /** As it is stamped. */
   name: string;
-  /** mm it closes to, and opens to. */
+  /** mm it closes to. */
   lo: number;
+  /** mm it opens to. */
   hi: number;
 }
 

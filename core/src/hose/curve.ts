@@ -39,3 +39,17 @@ export function curveThrough(points: readonly RoutePoint[]): RoutePoint[] {
     [points[0]!],
   );
 }
+
+/**
+ * How a drawn hose runs: bent through its points where each lies further along, else as it was drawn.
+ *
+ * @example asItRuns([[0, 0], [100, 50], [200, 0]]).length // 25
+ */
+export const asItRuns = (route: readonly RoutePoint[]): RoutePoint[] =>
+  route.every(([x], i) => i === 0 || x > route[i - 1]![0]) ? curveThrough(route) : [...route];
+
+/** mm along the middle of a hose. @example hoseLength([[0, 0], [300, 400]]) // 500 */
+export function hoseLength(route: readonly RoutePoint[]): number {
+  const line = asItRuns(route);
+  return line.slice(1).reduce((sum, [x, z], i) => sum + Math.hypot(x - line[i]![0], z - line[i]![1]), 0);
+}

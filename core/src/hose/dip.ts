@@ -15,6 +15,10 @@ export interface Dip {
   shutsAt: number | null;
   /** mL that stay in it for good. */
   stays: number;
+  /** mm up to which it stands, and between which places along. */
+  level: number;
+  /** mm along. */
+  between: readonly [number, number];
 }
 
 /** Steps along the middle line, mm. */
@@ -57,6 +61,8 @@ function dipIn(part: readonly Station[], sill: number, bore: number): Dip {
     shut,
     shutsAt: shut ? below(part, lowest.z + bore / 2, bore) : null,
     stays: below(part, sill - bore / 2, bore),
+    level: sill - bore / 2,
+    between: [Math.min(...part.map(({ x }) => x)), Math.max(...part.map(({ x }) => x))],
   };
 }
 

@@ -8,7 +8,7 @@ export {
   type BandWidth,
   type ClampKind,
 } from './clamp.ts';
-export { curveThrough } from './curve.ts';
+export { asItRuns, curveThrough, hoseLength } from './curve.ts';
 export { cutList, type CoilCut, type CutList } from './cuts.ts';
 export { dipsOf, type Dip, type RoutePoint } from './dip.ts';
 export { hoseGrades, judgeGrade, type HoseGrade, type HosePlace, type HoseUse } from './grade.ts';

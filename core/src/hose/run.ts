@@ -1,7 +1,7 @@
 import { commonPractice } from '../basis/index.ts';
 import { mm, say } from '../quantity/index.ts';
 import { verdictFrom, type Found, type Verdict } from '../verdict/index.ts';
-import { curveThrough } from './curve.ts';
+import { asItRuns } from './curve.ts';
 import { dipsOf, type RoutePoint } from './dip.ts';
 import type { Rubber } from './rubber.ts';
 
@@ -40,8 +40,7 @@ export function judgeRun(run: HoseRun, { breathes }: Pick<Rubber, 'breathes'>): 
           next: ['a string along it and a photo from the side: draw it from that'],
         }
       : { outcome: 'good', reasons: [{ text: 'a low place: nothing against it where fuel runs', basis }], next: [] };
-  // As it was drawn where it goes back on itself, else bent through its points.
-  const line = route.every(([x], i) => i === 0 || x > route[i - 1]![0]) ? curveThrough(route) : route;
+  const line = asItRuns(route);
   const dips = dipsOf(line, bore);
   const found: Found[] = dips.map((dip) => {
     const at = `${Math.round(dip.at[0])} mm along`;
@@ -54,7 +53,7 @@ export function judgeRun(run: HoseRun, { breathes }: Pick<Rubber, 'breathes'>): 
           text: `a dip ${at}: what gathers there shuts it`,
           figure,
           limit,
-          next: 'shorten it or tie it up until it falls all the way',
+          next: say`raise it there by ${mm(dip.depth, dip.depth)}, or shorten it, until it falls all the way`,
         }
       : {
           outcome: 'doubtful',

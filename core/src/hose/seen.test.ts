@@ -5,6 +5,7 @@ import { inWords } from '../quantity/index.ts';
 import { archetypes, type VehicleFile } from '../vehicle/index.ts';
 import {
   curveThrough,
+  hoseLength,
   judgeGrade,
   judgeHose,
   judgeRun,
@@ -120,6 +121,15 @@ describe('how it runs', () => {
     for (const point of v) expect(line.some(([x, z]) => Math.hypot(x - point[0], z - point[1]) < 1e-9)).toBe(true);
     expect(Math.min(...line.map(([, z]) => z))).toBe(0);
     expect(Math.max(...line.map(([, z]) => z))).toBe(60);
+    // Longer than straight from point to point, and not by much.
+    expect(hoseLength(v)).toBeGreaterThan(2 * Math.hypot(200, 60));
+    expect(hoseLength(v)).toBeLessThan(1.02 * 2 * Math.hypot(200, 60));
+    expect(
+      hoseLength([
+        [0, 0],
+        [300, 400],
+      ]),
+    ).toBe(500);
   });
 });
 

@@ -1,5 +1,5 @@
 import { seeded } from '../truth/index.ts';
-import { runs } from '../testing/runs.ts';
+import { runs } from '../testing/index.ts';
 import { solve } from './index.ts';
 import { checkRoute } from './testing/checkRoute.ts';
 import { exhaustive } from './testing/exhaustive.ts';

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { runs } from '../testing/runs.ts';
+import { runs } from '../testing/index.ts';
 import { seeded } from '../truth/index.ts';
 import { isAbove } from '../pose/index.ts';
 import { solve, Stopped, type RouteModel, type RouteThing } from './index.ts';

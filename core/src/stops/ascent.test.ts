@@ -1,5 +1,5 @@
 import { foldJob, type JobState, logWriter } from '../job/index.ts';
-import { runs } from '../testing/runs.ts';
+import { runs } from '../testing/index.ts';
 import { randomVehicle, seeded } from '../rehearsal/index.ts';
 import { solve } from '../route/index.ts';
 import { keyOf, type VehicleFile } from '../vehicle/index.ts';

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { runs } from '../testing/runs.ts';
+import { runs } from '../testing/index.ts';
 import { endByEnd } from './endByEnd.ts';
 
 const drop = fc.integer({ min: 0, max: 40 }).map((n) => n * 5);

@@ -1,5 +1,5 @@
 import { type Entry, foldJob, type JobState, logWriter } from '../job/index.ts';
-import { runs } from '../testing/runs.ts';
+import { runs } from '../testing/index.ts';
 import { randomVehicle, seeded } from '../rehearsal/index.ts';
 import { splitKey, type VehicleFile, type Way } from '../vehicle/index.ts';
 import { usualArchetypes as archetypes } from '../vehicle/testing.ts';

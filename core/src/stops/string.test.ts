@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { runs } from '../testing/runs.ts';
+import { runs } from '../testing/index.ts';
 import { InputError } from '../errors/index.ts';
 import { slackFromString, slackReleased, tautLength, type Place, type StringLine } from './string.ts';
 

@@ -3,6 +3,8 @@ import { useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import { useJob } from '../../../log/useJob.ts';
 import { FitRow } from '../fit/FitRow.tsx';
+import { HoseScreen } from '../hose/HoseScreen.tsx';
+import { HosesRow } from '../hose/HosesRow.tsx';
 import { TankLayout } from '../tank/TankLayout.tsx';
 import { BuildRow, ConversionRow, OpeningRow, OwnerRow, PickupRow, SparkRow, StreamRow } from './AskedRows.tsx';
 import { BuildPanel } from './BuildPanel.tsx';
@@ -54,6 +56,7 @@ export default function Bench() {
     const { outcome } = judgePart(state, one);
     return outcome === 'bad' || outcome === 'unknown';
   });
+  if (search.has('hoses')) return <HoseScreen station="bench" onDone={() => setSearch({})} />;
   if (search.has('hold')) return <HoldScreen onDone={() => setSearch({})} />;
   return (
     <TankLayout
@@ -79,6 +82,7 @@ export default function Bench() {
           <BuildRow onBuild={() => setHand('build')} />
           <FitRow />
           <VacuumRow />
+          <HosesRow onHoses={() => setSearch({ hoses: '' })} />
           {state.out && <HoldRow onHold={() => setSearch({ hold: '' })} />}
           <PickupRow onPickup={() => setHand('pickup')} />
           <ConversionRow onConversion={() => setHand('conversion')} />

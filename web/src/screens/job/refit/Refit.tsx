@@ -16,7 +16,7 @@ import {
   type UpItem,
 } from '@iron-cradle/core';
 import { useEffect, useMemo, useState } from 'react';
-import { useNavigate } from 'react-router';
+import { useNavigate, useSearchParams } from 'react-router';
 import { useMainUnit } from '../../../app/units.ts';
 import { useHandsOff } from '../../../app/useHandsOff.ts';
 import { say } from '../../../app/voice.ts';
@@ -35,6 +35,8 @@ import { StepKey } from '../tank/StepKey.tsx';
 import { TankLayout } from '../tank/TankLayout.tsx';
 import { TagSheet } from '../TagSheet.tsx';
 import { PhotoButton, Photos } from '../Photos.tsx';
+import { HoseScreen } from '../hose/HoseScreen.tsx';
+import { HosesRow } from '../hose/HosesRow.tsx';
 import { UpList } from './UpList.tsx';
 import { TestStop } from './TestStop.tsx';
 import { TorqueSheet } from './TorqueSheet.tsx';
@@ -43,6 +45,7 @@ import { TorqueSheet } from './TorqueSheet.tsx';
 export default function Refit() {
   const { state, jobId, enter } = useJob();
   const navigate = useNavigate();
+  const [search, setSearch] = useSearchParams();
   const [off, setOff] = useState(false);
   const [tag, setTag] = useState<string | null>(null);
   const [torque, setTorque] = useState<string | null>(null);
@@ -97,6 +100,7 @@ export default function Refit() {
   const put = state.items.some((i) => i.key === item?.key && i.state === 'deferred');
   const vapour = vapourFrom(state);
   const holders = holdersAt(bindings(state), state.pose, state.vehicle.length);
+  if (search.has('hoses')) return <HoseScreen station="refit" onDone={() => setSearch({})} />;
   const word = stop.kind === 'test' ? 'Test stop' : stop.kind === 'home' ? 'Home' : 'On the way up';
   return (
     <>
@@ -162,6 +166,7 @@ export default function Refit() {
                 ) : (
                   <UpList items={stop.items} state={state} here={!mustRaise} onTag={setTag} />
                 )}
+                <HosesRow onHoses={() => setSearch({ hoses: '' })} />
                 {stop.lostNext && !finished && (
                   <p className="py-2 text-quiet">
                     Lost from reach next: {shortName(stop.lostNext.name)}, above {lengthText(stop.lostNext.by, units)}.

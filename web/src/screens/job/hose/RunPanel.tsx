@@ -1,0 +1,121 @@
+import type { RoutePoint, Rubber } from '@iron-cradle/core';
+import { useJob } from '../../../log/useJob.ts';
+import { QuantityField } from '../../../ui/QuantityField.tsx';
+
+interface RunPanelProps {
+  rubber: Rubber;
+  route: readonly RoutePoint[];
+  bore: number;
+  drawn: boolean;
+  chosen: number | null;
+  /** Goes up when a point was dragged. */
+  turn: number;
+  onRoute: (route: RoutePoint[]) => void;
+  onBore: (bore: number) => void;
+  onChoose: (point: number | null) => void;
+}
+
+/** How it runs: the one question, else its drawing, point by point typed where a finger is too broad. */
+export function RunPanel({ rubber, route, bore, drawn, chosen, turn, onRoute, onBore, onChoose }: RunPanelProps) {
+  const { enter } = useJob();
+  const point = chosen === null ? undefined : route[chosen];
+  const put = (to: RoutePoint) => onRoute(route.map((one, i) => (i === chosen ? to : one)));
+  const between = () => {
+    const at = Math.min(chosen ?? 0, route.length - 2);
+    const [a, b] = [route[at]!, route[at + 1]!];
+    onRoute([...route.slice(0, at + 1), [(a[0] + b[0]) / 2, (a[1] + b[1]) / 2], ...route.slice(at + 1)]);
+    onChoose(at + 1);
+  };
+  return (
+    <div className="grid gap-3 pt-3">
+      {point && (
+        <div className="grid grid-cols-2 gap-x-3" key={`${chosen} ${turn}`}>
+          <QuantityField
+            label={`Point ${chosen! + 1}, along`}
+            dimension="length"
+            unit="mm"
+            decimals={0}
+            initial={String(Math.round(point[0]))}
+            onRead={(value) => value && put([Math.round(value.typ * 1000), point[1]])}
+          />
+          <QuantityField
+            label="up"
+            dimension="length"
+            unit="mm"
+            decimals={0}
+            initial={String(Math.round(point[1]))}
+            onRead={(value) => value && put([point[0], Math.round(value.typ * 1000)])}
+          />
+        </div>
+      )}
+      <div className="grid grid-cols-2 gap-3 min-[480px]:grid-cols-3">
+        <button type="button" className="btn" disabled={route.length >= 12} onClick={between}>
+          One point more
+        </button>
+        <button
+          type="button"
+          className="btn"
+          disabled={chosen === null || chosen === 0 || chosen === route.length - 1}
+          onClick={() => {
+            onRoute(route.filter((_, i) => i !== chosen));
+            onChoose(null);
+          }}
+        >
+          This point off
+        </button>
+        <div className="col-span-2 min-[480px]:col-span-1">
+          <QuantityField
+            label="Bore of the hose"
+            dimension="length"
+            unit="mm"
+            decimals={1}
+            initial={String(bore)}
+            onRead={(value) => value && onBore(value.typ * 1000)}
+          />
+        </div>
+      </div>
+      <div className="grid gap-3 min-[480px]:grid-cols-2">
+        <button
+          type="button"
+          className="btn"
+          data-action="falls"
+          onClick={() => void enter('hoseRuns', { key: rubber.key, below: false })}
+        >
+          No low place: it falls all the way
+        </button>
+        <button
+          type="button"
+          className="btn"
+          data-action="runs-so"
+          onClick={() =>
+            void enter('hoseRuns', {
+              key: rubber.key,
+              below: true,
+              ...(drawn ? { bore, route: route.map(([x, z]) => ({ x, z })) } : {}),
+            })
+          }
+        >
+          {drawn ? 'It runs as drawn' : 'Yes, a low place'}
+        </button>
+        {rubber.breathes && drawn && (
+          <button
+            type="button"
+            className="btn min-[480px]:col-span-2"
+            data-action="open-air"
+            onClick={() =>
+              void enter('hoseRuns', {
+                key: rubber.key,
+                below: true,
+                openAir: true,
+                bore,
+                route: route.map(([x, z]) => ({ x, z })),
+              })
+            }
+          >
+            As drawn, its other end in the open air
+          </button>
+        )}
+      </div>
+    </div>
+  );
+}

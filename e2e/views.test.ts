@@ -223,13 +223,12 @@ test('nothing threw an error on any view', () => expect(ines.errors).toEqual([])
     ['drop', '/jobs/demo-van-4/drop', 'Something holds', 'wide', 'day'],
     ['drop-night', '/jobs/demo-van-4/drop', 'Something holds', 'wide', 'night'],
     ['drop-phone', '/jobs/demo-van-4/drop', 'Something holds', 'phone', 'day'],
-    ['drop-upright', '/jobs/demo-minibus/drop', 'holds it at', 'upright', 'day'],
     ['bench', '/jobs/demo-pickup-2/bench', 'On the bench', 'wide', 'day'],
     ['prove', '/jobs/demo-saloon/prove', 'Joint by joint', 'wide', 'day'],
     ['record', '/jobs/demo-saloon/record', 'Signed', 'page', 'day'],
     ['plan-sheet', '/jobs/demo-van-9/sheet', 'Save as SVG', 'page', 'day'],
   ];
-  const sizes = { wide, phone, upright, page: { width: 900, height: 1250 } } as const;
+  const sizes = { wide, phone, page: { width: 900, height: 1250 } } as const;
   test.each(shots)(
     '%s',
     async (name, path, sees, size, theme) => {
@@ -279,6 +278,18 @@ test('nothing threw an error on any view', () => expect(ines.errors).toEqual([])
     await ines.tapText('Old, new');
     await ines.stands('[data-port]');
     await ines.picture('fit-phone');
+  }, 20_000);
+  test('a breather with a dip', async () => {
+    await ines.page.setViewport(wide);
+    await show('/jobs/demo-van-4/bench?hoses=line:breather', 'Look at it', 'day');
+    await ines.page.$eval('[data-hose-point="1"]', (point) => (point as unknown as { focus: () => void }).focus());
+    for (let i = 0; i < 4; i++) await ines.page.keyboard.press('ArrowDown');
+    for (let i = 0; i < 10; i++) await ines.page.keyboard.press('ArrowRight');
+    await ines.tap('[data-action=runs-so]');
+    await ines.sees('what gathers there shuts it');
+    await ines.page.evaluate(() => document.querySelector('h1')?.scrollIntoView());
+    await ines.picture('hose');
+    await ines.tap('[data-action=take-back]');
   }, 20_000);
   test('refit on a phone', async () => {
     await ines.page.setViewport(phone);

@@ -19,7 +19,20 @@ export {
   type RemedyId,
   type SparkAct,
 } from './condition/index.ts';
-export { judgeTorque } from './fastener/index.ts';
+export {
+  boltClasses,
+  boltThreads,
+  crosswise,
+  judgeTorque,
+  lubricants,
+  roundsTo,
+  SNUG,
+  withLubricant,
+  wrenchSetting,
+  type BoltClass,
+  type Lubricant,
+  type Snug,
+} from './fastener/index.ts';
 export {
   alwaysMeasured,
   COMPARE,

@@ -18,7 +18,15 @@ export async function toTheGround(ines: Person, { act }: Hands): Promise<void> {
 }
 
 /** Up in stages, every joint singly, test stop with gate 4, then home. */
-export async function upAndHome(ines: Person, { act }: Hands): Promise<void> {
+export async function upAndHome(
+  ines: Person,
+  { act }: Hands,
+  torque: () => Promise<void> = async () => {
+    await ines.type('As it was pulled', '30 ft-lb');
+    await ines.sees('understood: 40.7 N·m');
+    await ines.tap('[data-action=torque]');
+  },
+): Promise<void> {
   for (let i = 0; i < 120; i++) {
     const text = await ines.text();
     if (text.includes('Now prove it, joint by joint')) return;
@@ -28,11 +36,8 @@ export async function upAndHome(ines: Person, { act }: Hands): Promise<void> {
     else if (text.includes('Battery back on')) await ines.tapText('Battery is on');
     else if (await ines.page.$('[data-action=key-on]')) await act('[data-action=key-on]');
     else if (await ines.page.$('[data-action=test-good]')) await ines.tap('[data-action=test-good]');
-    else if (await ines.page.$('[data-action=torque]')) {
-      await ines.type('As it was pulled', '30 ft-lb');
-      await ines.sees('understood: 40.7 N·m');
-      await ines.tap('[data-action=torque]');
-    } else if (await ines.page.$('[data-action=up]')) await act('[data-action=up]');
+    else if (await ines.page.$('[data-action=torque]')) await torque();
+    else if (await ines.page.$('[data-action=up]')) await act('[data-action=up]');
     await breath(120);
   }
   throw new Error(`never came home: ${(await ines.text()).slice(0, 600)}`);

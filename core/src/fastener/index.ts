@@ -1,2 +1,17 @@
-export { judgeTorque } from './judge.ts';
+export {
+  boltClasses,
+  boltFindings,
+  boltThreads,
+  crosswise,
+  lubricants,
+  proofLoad,
+  pullOf,
+  roundsTo,
+  stressArea,
+  withLubricant,
+  wrenchSetting,
+  type BoltClass,
+  type Lubricant,
+} from './bolt.ts';
+export { judgeTorque, SNUG, type Snug } from './judge.ts';
 export { torque, torqueSlice } from './kinds.ts';

@@ -1,10 +1,11 @@
-import { IsArray, IsNumber, IsOptional, IsString, Length, Max, Min } from 'class-validator';
+import { IsArray, IsIn, IsInt, IsNumber, IsOptional, IsString, Length, Max, Min } from 'class-validator';
 import { castDraft } from 'immer';
 import { defineKind, defineSlice, type Debt, type Stamp } from '../kernel/index.ts';
 import { closedOpenings, knownClosed, type LedgerSlice } from '../ledger/index.ts';
 import { estimateOf, splitKey, supportOf, type VehicleSlice } from '../vehicle/index.ts';
 import type { Verdict } from '../verdict/index.ts';
-import { judgeTorque } from './judge.ts';
+import { boltClasses, boltThreads, lubricants, type BoltClass, type Lubricant } from './bolt.ts';
+import { judgeTorque, SNUG, type Snug } from './judge.ts';
 
 /** Torque as somebody wrote it; no number means it was not measured. */
 export class TorqueBody {
@@ -16,6 +17,16 @@ export class TorqueBody {
   @IsOptional() @IsNumber() @Min(0) @Max(2000) lo?: number;
   /** N·m, read from the text. */
   @IsOptional() @IsNumber() @Min(0) @Max(2000) hi?: number;
+  /** What lies on its thread. */
+  @IsOptional() @IsIn(lubricants) lubricant?: Lubricant;
+  /** Its thread. */
+  @IsOptional() @IsIn(boltThreads()) thread?: string;
+  /** Stamped on its head. */
+  @IsOptional() @IsIn(boltClasses) grade?: BoltClass;
+  /** Where the file has no figure: what was seen to instead. */
+  @IsOptional() @IsArray() @IsIn(Object.keys(SNUG), { each: true }) snug?: Snug[];
+  /** Rounds it was drawn in. */
+  @IsOptional() @IsInt() @Min(1) @Max(9) rounds?: number;
   /** Openings it answers; left out: all its maker knew. */
   @IsOptional() @IsArray() @IsString({ each: true }) openings?: string[];
 }

@@ -1,0 +1,158 @@
+import {
+  boltClasses,
+  boltThreads,
+  InputError,
+  lubricants,
+  wrenchSetting,
+  type BoltClass,
+  type Lubricant,
+} from '@iron-cradle/core';
+import { useId, useState } from 'react';
+import { Choice } from '../../../../ui/Choice.tsx';
+import { QuantityField } from '../../../../ui/QuantityField.tsx';
+
+/** What is known of the bolt beside its torque. */
+export interface Bolt {
+  /** What lies on its thread. */
+  lubricant?: Lubricant;
+  /** Its thread. */
+  thread?: string;
+  /** Stamped on its head. */
+  grade?: BoltClass;
+}
+
+const lubricantWord: Record<Lubricant, string> = {
+  dry: 'Dry',
+  zinc: 'Zinc, dry',
+  oiled: 'Oiled',
+  antiSeize: 'Anti-seize',
+  locker: 'Locker',
+  highLocker: 'Locker, high strength',
+};
+
+/** What lies on the thread, its size and class, and what the wrench is set to with a crowfoot on it. */
+export function BoltBeside({
+  bolt,
+  torque,
+  onBolt,
+}: {
+  bolt: Bolt;
+  torque: number | null;
+  onBolt: (bolt: Bolt) => void;
+}) {
+  const [open, setOpen] = useState(false);
+  if (!open)
+    return (
+      <button type="button" className="btn w-full" data-action="bolt" onClick={() => setOpen(true)}>
+        On its thread, its class, a crowfoot
+      </button>
+    );
+  return (
+    <section aria-label="the bolt" className="grid gap-3 border-y border-rule py-3">
+      <Choice
+        label="On its thread"
+        value={bolt.lubricant ?? null}
+        columns="grid-cols-2 min-[480px]:grid-cols-3"
+        options={lubricants.map((value) => ({ value, label: lubricantWord[value] }))}
+        onChoose={(lubricant) => onBolt({ ...bolt, lubricant })}
+      />
+      <div className="grid gap-3 min-[480px]:grid-cols-2">
+        <Pick
+          label="Its thread"
+          options={boltThreads()}
+          value={bolt.thread}
+          onPick={(thread) => onBolt({ ...bolt, thread })}
+        />
+        <Pick
+          label="Stamped on its head"
+          options={boltClasses}
+          value={bolt.grade}
+          onPick={(grade) => onBolt({ ...bolt, grade })}
+        />
+      </div>
+      <Crowfoot torque={torque} />
+    </section>
+  );
+}
+
+interface PickProps<T extends string> {
+  label: string;
+  options: readonly T[];
+  value: T | undefined;
+  onPick: (value: T) => void;
+}
+
+function Pick<T extends string>({ label, options, value, onPick }: PickProps<T>) {
+  const id = useId();
+  return (
+    <div>
+      <label htmlFor={id} className="block pb-1 text-quiet">
+        {label}
+      </label>
+      <select id={id} className="field" value={value ?? ''} onChange={(event) => onPick(event.target.value as T)}>
+        <option value="" disabled>
+          which?
+        </option>
+        {options.map((one) => (
+          <option key={one}>{one}</option>
+        ))}
+      </select>
+    </div>
+  );
+}
+
+/** A crowfoot or an extension in line with the wrench makes its arm longer: it is set to less. */
+function Crowfoot({ torque }: { torque: number | null }) {
+  const [length, setLength] = useState<number | null>(null);
+  const [extension, setExtension] = useState<number | null>(null);
+  const [degrees, setDegrees] = useState<'0' | '45' | '90'>('0');
+  const set =
+    torque === null || length === null || extension === null
+      ? null
+      : settingOf({ torque, length, extension, degrees: Number(degrees) });
+  return (
+    <div className="grid gap-3">
+      <div className="grid gap-x-3 min-[480px]:grid-cols-2">
+        <QuantityField
+          label="Wrench, hand to square"
+          dimension="length"
+          unit="mm"
+          decimals={0}
+          onRead={(v) => setLength(v ? v.typ * 1000 : null)}
+        />
+        <QuantityField
+          label="Crowfoot, square to bolt"
+          dimension="length"
+          unit="mm"
+          decimals={0}
+          onRead={(v) => setExtension(v ? v.typ * 1000 : null)}
+        />
+      </div>
+      <Choice
+        label="How it stands to the wrench"
+        value={degrees}
+        columns="grid-cols-3"
+        options={[
+          { value: '0', label: 'In line' },
+          { value: '45', label: 'Half' },
+          { value: '90', label: 'Across' },
+        ]}
+        onChoose={setDegrees}
+      />
+      {set !== null && (
+        <p data-wrench-set={set}>
+          Set the wrench to <span className="reading text-24">{set}</span> N·m
+        </p>
+      )}
+    </div>
+  );
+}
+
+function settingOf(of: Parameters<typeof wrenchSetting>[0]): string | null {
+  try {
+    return wrenchSetting(of).toFixed(1);
+  } catch (error) {
+    if (!(error instanceof InputError)) throw error;
+    return null;
+  }
+}

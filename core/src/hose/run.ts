@@ -17,8 +17,9 @@ export interface HoseRun {
   openAir?: boolean | undefined;
 }
 
-/** Minimum bend radius of a hose for its bore, as it is usual: six times its outside, which is near twice the bore. Common practice, no source. */
-const OUTSIDE = 1.8;
+/** Walls of a fuel hose together, mm: its outside is so much more than its bore. Common practice, no source. */
+const WALLS = 6.5;
+/** A hose bends to so many times its outside; common practice, no source. */
 const BENDS = 6;
 
 /**
@@ -74,12 +75,12 @@ export function judgeRun(run: HoseRun, { breathes }: Pick<Rubber, 'breathes'>): 
       });
   }
   const tight = tightest(line);
-  if (tight !== null && tight < BENDS * OUTSIDE * bore)
+  if (tight !== null && tight < BENDS * (bore + WALLS))
     found.push({
       outcome: 'doubtful',
       text: 'a bend tighter than it likes',
       figure: say`${mm(tight, tight)}`,
-      limit: say`${mm(BENDS * OUTSIDE * bore, BENDS * OUTSIDE * bore)}, six times its outside`,
+      limit: say`${mm(BENDS * (bore + WALLS), BENDS * (bore + WALLS))}, six times its outside`,
       next: 'a wider way, or a moulded bend',
     });
   if (found.length === 0) found.push({ outcome: 'good', text: 'it falls all the way, no low place in it' });

@@ -132,3 +132,4 @@ export {
   type RoutePoint,
   type Rubber,
 } from './hose/index.ts';
+export { judgeRefill } from './wiring/index.ts';

@@ -53,6 +53,7 @@ import {
   takenOut,
 } from '../ledger/index.ts';
 import { lineHeld, searched, valveTried } from '../vacuum/index.ts';
+import { refillRead } from '../wiring/index.ts';
 import { HERE, KIT } from '../needed/index.ts';
 import { approval, complaintAgain, complaintTest, identity, opened, shopFigures } from '../order/index.ts';
 import { pickupPlanned, screensKnown } from '../pickup/index.ts';
@@ -150,6 +151,7 @@ export const kinds = [
   hoseSeen,
   hoseRuns,
   clampPut,
+  refillRead,
   valveTried,
   searched,
   lineHeld,

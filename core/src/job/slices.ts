@@ -20,6 +20,7 @@ import { answersSlice } from '../questions/index.ts';
 import { signingSlice } from '../signing/index.ts';
 import { fuelSlice } from '../tank/index.ts';
 import { vacuumSlice } from '../vacuum/index.ts';
+import { wiringSlice } from '../wiring/index.ts';
 import { vehicleSlice } from '../vehicle/index.ts';
 
 /** Every part of the state, in the order in which they hear. */
@@ -45,6 +46,7 @@ export const slices = [
   fitSlice,
   hoseSlice,
   vacuumSlice,
+  wiringSlice,
   gatesSlice,
   signingSlice,
 ] as const;

@@ -6,6 +6,15 @@ export { container, fill, fuelMoved, fuelWitness, tankShape } from './kinds.ts';
 export { levelShare } from './level.ts';
 export { spillTilt } from './ports.ts';
 export { CELSIUS, DRAIN_PLUG } from './questions.ts';
-export { BURSTS, fuelSlice, litresIn, litresInCans, litresOut, type FuelSlice } from './slice.ts';
+export {
+  BURSTS,
+  fuelOf,
+  fuelSlice,
+  litresIn,
+  litresInCans,
+  litresOut,
+  type FuelFacts,
+  type FuelSlice,
+} from './slice.ts';
 export { staysAboard, tankOutlet, tiltReach, tiltSentence } from './stays.ts';
 export { COUNT_ERROR, GAUGE_ERROR, witnessLitres, witnessSource, witnessWord, type WitnessKind } from './witness.ts';

@@ -145,8 +145,13 @@ function containersOf(pours: readonly Pour[]): Container[] {
   return [...cans.values()];
 }
 
-/** Litres aboard; while two devices say different things the widest range of what each alone would say. */
-function fuelOf(state: FuelSlice & FuelFacts): FuelAboard {
+/**
+ * Litres aboard; while two devices say different things the widest range of what each alone would say. For what is applied in the middle
+ * of a fold: the state’s own `fuel` is worked out once after every batch.
+ *
+ * @example fuelOf(state).aboard.typ // 24.5
+ */
+export function fuelOf(state: FuelSlice & FuelFacts): FuelAboard {
   const aboard = (without: readonly string[]): FuelAboard => {
     const stays = <T extends { id: string }>(list: readonly T[]): T[] => list.filter(({ id }) => !without.includes(id));
     const counted = { pours: stays(state.pours), moves: stays(state.moves), fills: stays(state.fills) };

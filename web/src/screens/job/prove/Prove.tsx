@@ -13,6 +13,7 @@ import { Again } from './Again.tsx';
 import { Fill } from './Fill.tsx';
 import { Identity } from './Identity.tsx';
 import { Joints } from './Joints.tsx';
+import { Needle } from './Needle.tsx';
 import { OwedSheet } from './OwedSheet.tsx';
 import { useSingly } from '../../../ui/useSingly.ts';
 import { useWords, Words } from '../../../ui/Words.tsx';
@@ -30,6 +31,7 @@ export default function Prove() {
         <div className="grid h-full gap-8 overflow-y-auto p-4 mid:p-6">
           <h1 className="text-32">Prove it</h1>
           <Fill />
+          <Needle />
           <Joints keys={jointsToSee(state)} />
           <Again />
           <Identity />

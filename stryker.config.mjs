@@ -16,7 +16,17 @@ export default {
   clearTextReporter: { reportTests: false, allowColor: false, allowEmojis: false, logTests: false },
   jsonReporter: { fileName: `.cradle/mutants-${folder}.json` },
   // From the root: the core has a bench of its own.
-  ignorePatterns: ['/web', '/server', '/e2e', '/docs', '/bench', '/scripts/*', '!/scripts/quickFirst.cjs', '/.ci', '/.cradle/*'],
+  ignorePatterns: [
+    '/web',
+    '/server',
+    '/e2e',
+    '/docs',
+    '/bench',
+    '/scripts/*',
+    '!/scripts/quickFirst.cjs',
+    '/.ci',
+    '/.cradle/*',
+  ],
   concurrency: Number(process.env.AT_ONCE ?? 2),
   // Native modules are never given back by the runner that loaded them: a new one now and then keeps it quick.
   maxTestRunnerReuse: 20,

@@ -153,7 +153,7 @@ export {
 export { HERE, KIT, neededFor, onceOrder, ruleWord, type Needed, type NeededRule } from './needed/index.ts';
 export { figuresOf, startingFigures, type Complaint, type ShopFigures, testedSince } from './order/index.ts';
 export { deepest, dropAt, gridNearest, isLevel, poseInWords, samePose, type Pose } from './pose/index.ts';
-export { jointsToSee, type Joint } from './proof/index.ts';
+export { jointsToSee, proofLitres, walkOf, type Joint, type WalkPlace } from './proof/index.ts';
 export {
   canBeMeant,
   handUnitNear,

@@ -2,6 +2,7 @@ import { commonPractice, computed } from '../basis/index.ts';
 import { judgeHandling, kilogramsOf, tankMass } from '../handling/index.ts';
 import { judgePressure, judgeSchool } from '../depressurise/index.ts';
 import { witnessWord, fuelCelsius } from '../tank/index.ts';
+import { TO_PUSH } from '../proof/index.ts';
 import type { Verdict } from '../verdict/index.ts';
 import { portDrop } from '../hang/index.ts';
 import { makeWindow, type LedgerItem } from '../ledger/index.ts';
@@ -124,9 +125,6 @@ export function judgeJoints(state: GateFactsToJudge): Verdict {
   };
 }
 
-/** Litres above what the pick-up leaves that a pump needs to push fuel against the joints. Common practice, no source. */
-const PROOF_LITRES = 5;
-
 /**
  * Is there fuel to prove with? Less does not stop the key: then the test proves plug, sender and ground, and says so.
  *
@@ -135,7 +133,7 @@ const PROOF_LITRES = 5;
 export function judgeProofFuel(state: GateFactsToJudge): Verdict {
   const { aboard } = state.fuel;
   const stays = estimateOf(state.vehicle, state.vehicle.tank.unusable);
-  const least = stays.hi + PROOF_LITRES;
+  const least = stays.hi + TO_PUSH;
   const reason = {
     figure: [litres(aboard.lo, aboard.hi)],
     limit: [litres(least, least)],

@@ -1,4 +1,4 @@
-import { jointsToSee, openItems, owed, vapourFrom, type Debt } from '@iron-cradle/core';
+import { openItems, owed, vapourFrom, type Debt } from '@iron-cradle/core';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { useJob } from '../../../log/useJob.ts';
@@ -32,7 +32,7 @@ export default function Prove() {
           <h1 className="text-32">Prove it</h1>
           <Fill />
           <Needle />
-          <Joints keys={jointsToSee(state)} />
+          <Joints />
           <Again />
           <Identity />
         </div>

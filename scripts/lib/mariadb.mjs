@@ -190,6 +190,8 @@ export async function startMariaDb(folder, { restart = false } = {}) {
       if (!running || !isOurs(running, folder)) return;
       process.kill(running, 'SIGTERM');
       for (let i = 0; i < 150 && isOurs(running, folder); i++) await wait(100);
+      // A child of ours is waited for to its very end: else who started it leaves its number behind.
+      for (let i = 0; i < 20 && child?.pid === running; i++) await wait(50);
     },
   };
 }

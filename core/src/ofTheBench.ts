@@ -117,7 +117,7 @@ export {
   clampsFor,
   clampSizes,
   cutList,
-  dipsOf,
+  dipsAlong,
   fittedOutside,
   hoseGrades,
   hoseLength,

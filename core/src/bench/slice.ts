@@ -87,7 +87,10 @@ export const benchSlice = defineSlice<BenchSlice, BenchSlice & VehicleSlice>({
   record: (state): RecordLine[] => [
     ...needleLines(state),
     ...driverLines(state),
+    ...wholeLines(state),
     ...Object.entries(state.pieces).flatMap(([id, list]) => {
+      // Said once for the whole unit, unless something was found of this part.
+      if (isPlain(list)) return [];
       const name = partOf(state, id)?.name ?? id;
       const tested = list.filter((piece) => piece.words.some((word) => word.how !== 'looked'));
       if (list.length < 2 && tested.length === 0) return [];
@@ -118,6 +121,25 @@ const needleLines = ({ needle }: BenchSlice): RecordLine[] =>
         at: needle.at,
       }))
     : [];
+
+/** Came in a whole unit, and nothing was found of it, before or since. */
+const isPlain = (list: readonly Piece[]): boolean =>
+  list.at(-1)?.whole === true && list.every(({ words }) => words.every(({ verdict }) => verdict.outcome === 'good'));
+
+const wholeLines = ({ pieces }: BenchSlice): RecordLine[] => {
+  const last = Object.values(pieces)
+    .map((list) => list.at(-1))
+    .find((piece) => piece?.whole);
+  if (!last) return [];
+  return [
+    {
+      under: 'bench',
+      text: `whole unit out; “${last.called ?? ''}”${last.tag ? ` (${last.tag})` : ''} in`,
+      by: null,
+      at: null,
+    },
+  ];
+};
 
 const driverLines = (state: BenchSlice & VehicleSlice): RecordLine[] =>
   (driverStands(state)?.reasons ?? []).map(({ text }) => ({

@@ -34,7 +34,16 @@ const STEP = 1;
  */
 export function dipsOf(route: readonly RoutePoint[], bore: number): Dip[] {
   checkRoute(route, bore);
-  const line = along(route);
+  return dipsAlong(route, bore);
+}
+
+/**
+ * The same along a line that was made from a route that was looked at already: its points may lie as close as they like.
+ *
+ * @example dipsAlong(asItRuns(route), 19)
+ */
+export function dipsAlong(middle: readonly RoutePoint[], bore: number): Dip[] {
+  const line = along(middle);
   const heights = line.map(({ z }) => z);
   const left = running(heights);
   const right = running([...heights].reverse()).reverse();
@@ -81,6 +90,7 @@ function along(route: readonly RoutePoint[]): Station[] {
   return route.slice(1).flatMap(([x2, z2], i) => {
     const [x1, z1] = route[i]!;
     const length = Math.hypot(x2 - x1, z2 - z1);
+    if (length === 0) return [];
     const steps = Math.max(1, Math.round(length / STEP));
     const upright = Math.abs(x2 - x1) / length;
     return Array.from({ length: steps }, (_, k) => {

@@ -10,7 +10,7 @@ export {
 } from './clamp.ts';
 export { asItRuns, curveThrough, hoseLength } from './curve.ts';
 export { cutList, type CoilCut, type CutList } from './cuts.ts';
-export { dipsOf, type Dip, type RoutePoint } from './dip.ts';
+export { dipsAlong, dipsOf, type Dip, type RoutePoint } from './dip.ts';
 export { hoseGrades, judgeGrade, type HoseGrade, type HosePlace, type HoseUse } from './grade.ts';
 export {
   clampPut,

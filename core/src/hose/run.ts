@@ -2,7 +2,7 @@ import { commonPractice } from '../basis/index.ts';
 import { mm, say } from '../quantity/index.ts';
 import { verdictFrom, type Found, type Verdict } from '../verdict/index.ts';
 import { asItRuns } from './curve.ts';
-import { dipsOf, type RoutePoint } from './dip.ts';
+import { dipsAlong, type RoutePoint } from './dip.ts';
 import type { Rubber } from './rubber.ts';
 
 /** How a hose runs. */
@@ -42,7 +42,7 @@ export function judgeRun(run: HoseRun, { breathes }: Pick<Rubber, 'breathes'>): 
         }
       : { outcome: 'good', reasons: [{ text: 'a low place: nothing against it where fuel runs', basis }], next: [] };
   const line = asItRuns(route);
-  const dips = dipsOf(line, bore);
+  const dips = dipsAlong(line, bore);
   const found: Found[] = dips.map((dip) => {
     const at = `${Math.round(dip.at[0])} mm along`;
     const figure = `${millilitres(dip.stays)} stay${dip.shutsAt === null ? '' : `, ${millilitres(dip.shutsAt)} shut it`}`;

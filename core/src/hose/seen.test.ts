@@ -159,6 +159,24 @@ describe('in the log', () => {
       'front vent hose, clamp at the tank: an ear clamp is cut to come off and never used again',
     );
   });
+  test('points close together, and a hose that goes back on itself, are taken as they were drawn', () => {
+    const job = tell({ complaint: 'hose', vehicle: van });
+    const runs = (route: { x: number; z: number }[]) =>
+      job.say('hoseRuns', { key: 'line:vent', below: true, bore: 8, route });
+    runs([
+      { x: 0, z: 40 },
+      { x: 3, z: 39 },
+      { x: 200, z: 0 },
+      { x: 400, z: 40 },
+    ]);
+    expect(job.state.ways['line:vent']!.at(-1)!.verdict.outcome).toBe('bad');
+    runs([
+      { x: 0, z: 0 },
+      { x: 200, z: 60 },
+      { x: 100, z: 120 },
+    ]);
+    expect(job.state.ways['line:vent']!.at(-1)!.verdict.outcome).not.toBe('bad');
+  });
   test('two tablets that knew nothing of each other: the gravest counts, whichever comes first', () => {
     const job = tell({ complaint: 'hose', vehicle: van });
     const bad = elsewhere(job.log, 1, { kind: 'hoseSeen', body: { ...cracked, is: ['cracked'] } });

@@ -1,4 +1,4 @@
-import { asItRuns, dipsOf, type RoutePoint } from '@iron-cradle/core';
+import { asItRuns, dipsAlong, type RoutePoint } from '@iron-cradle/core';
 import { useId, useRef, type KeyboardEvent, type PointerEvent } from 'react';
 import { HatchDefs, Shape } from '../../look/Shapes.tsx';
 
@@ -45,7 +45,7 @@ export function HoseDrawing({ route, bore, breathes, width, ghost, chosen, onCho
   const y = (mm: number) => PAPER.top + (high - mm) * scale;
   const line = asItRuns(route);
   const path = line.map(([a, b], i) => `${i === 0 ? 'M' : 'L'}${x(a).toFixed(1)} ${y(b).toFixed(1)}`).join('');
-  const dips = ghost ? [] : dipsIn(line, bore);
+  const dips = ghost ? [] : dipsAlong(line, bore);
   const tube = Math.max(6, bore * scale);
   const toPlace = (event: PointerEvent): RoutePoint => {
     const box = svg.current!.getBoundingClientRect();
@@ -160,12 +160,3 @@ export function HoseDrawing({ route, bore, breathes, width, ghost, chosen, onCho
 }
 
 const inMl = (ml: number): string => `${ml < 10 ? ml.toFixed(1) : Math.round(ml)} mL`;
-
-/** While a point is dragged the hose may run through itself: then no dip is told. */
-function dipsIn(line: readonly RoutePoint[], bore: number): ReturnType<typeof dipsOf> {
-  try {
-    return dipsOf(line, bore);
-  } catch {
-    return [];
-  }
-}

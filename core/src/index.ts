@@ -300,3 +300,4 @@ export {
 } from './vehicle/index.ts';
 export { gravestFirst, outcomeWord, type Outcome, type Verdict } from './verdict/index.ts';
 export { partWay, waysIn, WORKING_HEIGHT, type WayIn } from './waysIn/index.ts';
+export { followUps, type FollowUp } from './signing/index.ts';

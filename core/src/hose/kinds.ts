@@ -40,7 +40,7 @@ export interface HoseSlice {
   /** How it runs. */
   ways: Readonly<Record<string, readonly HoseWay[]>>;
   /** Its clamps, `line:feed tank`. */
-  clamps: Readonly<Record<string, readonly HoseWord[]>>;
+  clamps: Readonly<Record<string, readonly (HoseWord & { worm: boolean })[]>>;
 }
 
 type Facts = HoseSlice & VehicleSlice;
@@ -181,7 +181,13 @@ export const clampPut = defineKind<'clampPut', ClampPutBody, HoseSlice, Facts>({
     if (!rubber) return;
     const { id, by, at } = moment;
     put(own.clamps as never, `${key} ${end}`, {
-      word: { id, by, at, verdict: judgeClamp(clamp, rubber.place.bar) },
+      word: {
+        id,
+        by,
+        at,
+        verdict: judgeClamp(clamp, rubber.place.bar),
+        worm: clamp.kind === 'worm' || clamp.kind === 'smooth',
+      },
       moment,
     });
   },

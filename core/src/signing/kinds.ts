@@ -15,6 +15,12 @@ class WordsBody {
   @IsString() @Length(1, 2000) text!: string;
 }
 
+/** A follow-up was done: which one, and what was seen. */
+class FollowUpDoneBody extends WordsBody {
+  /** Id of the follow-up; left out: one that is not on the list. */
+  @IsOptional() @IsString() @Length(1, 200) of?: string;
+}
+
 /** Why the job is opened again. */
 class ReopenedBody {
   /** Why. */
@@ -87,13 +93,14 @@ export const countersigned = defineKind<'countersigned', BriefBody, SigningSlice
 });
 
 /** A follow-up, as the cold recheck, was done. */
-export const followUpDone = defineKind<'followUpDone', WordsBody, SigningSlice>({
+export const followUpDone = defineKind<'followUpDone', FollowUpDoneBody, SigningSlice>({
   kind: 'followUpDone',
   version: 1,
-  Body: WordsBody,
+  Body: FollowUpDoneBody,
   afterClosing: true,
   refuse: (state) => (state.signed ? null : afterwards()),
-  apply: (own, { text }, { moment: { id, by, at } }) => void own.followUpsDone.push({ text, id, by, at }),
+  apply: (own, { text, of }, { moment: { id, by, at } }) =>
+    void own.followUpsDone.push({ text, of: of ?? null, id, by, at }),
   touches: () => ({ reads: [], writes: [] }),
   words: () => 'follow-up done',
   arbitrary: (f) => f.constant({ text: 'cold and dry' }),

@@ -17,7 +17,7 @@ export interface SigningSlice {
   /** Added after the signature. */
   addenda: readonly Addendum[];
   /** Follow-ups that were done, in words. */
-  followUpsDone: readonly Addendum[];
+  followUpsDone: readonly (Addendum & { of: string | null })[];
   /** Why it was reopened, oldest first. */
   reopenings: readonly Addendum[];
 }

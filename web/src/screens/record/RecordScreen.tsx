@@ -7,6 +7,7 @@ import { ApiProblem, get } from '../../net/api.ts';
 import { useLine } from '../../log/line.ts';
 import { Addendum } from './Addendum.tsx';
 import { useUnits } from '../../app/units.ts';
+import { FollowUps } from './FollowUps.tsx';
 import { Late } from './Late.tsx';
 import { LearnSheet } from './LearnSheet.tsx';
 import { RecordPage } from './RecordPage.tsx';
@@ -60,6 +61,12 @@ export default function RecordScreen() {
               </p>
             )}
             {learning && <LearnSheet state={record.state} onClose={() => setLearning(false)} />}
+            <FollowUps
+              jobId={jobId}
+              state={record.state}
+              number={record.file.job.number}
+              onDone={() => void file.refetch()}
+            />
             <Late jobId={jobId} state={record.state} onDone={() => void file.refetch()} />
             <RecordPage record={record} />
           </>

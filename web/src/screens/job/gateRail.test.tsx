@@ -1,10 +1,19 @@
+import { jest } from '@jest/globals';
 import { judgeGate } from '@iron-cradle/core';
 import { act, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { atJob } from '../../testing/atJob.tsx';
 import { GateRail } from './GateRail.tsx';
 
-const moment = (ms: number) => act(() => new Promise((resolve) => setTimeout(resolve, ms)));
+/** The hand's own clock: a busy machine makes no two taps further apart than they are. */
+let clock = 10_000;
+const moment = (ms: number) =>
+  act(async () => {
+    clock += ms;
+    await new Promise((resolve) => setTimeout(resolve, 5));
+  });
+beforeAll(() => void jest.spyOn(performance, 'now').mockImplementation(() => clock));
+afterAll(() => void jest.restoreAllMocks());
 const question = () => screen.getByRole('heading', { level: 2 }).textContent;
 
 describe('a gate', () => {

@@ -74,8 +74,8 @@ test('a valve gone inside is searched for until it is found; a tester nobody pro
   await ines.tap('[data-action=vacuum]');
   const valve = '[data-tried="check valve of the pump"]';
   const noneEitherWay = async () => {
-    for (const way of [1, 2])
-      await ines.tap(`[data-tried="check valve of the pump"] + div form > div:nth-of-type(${way}) button:last-child`);
+    for (const way of ['Against its arrow', 'Along its arrow'])
+      await ines.tap(`::-p-xpath((//form//fieldset[contains(legend, "${way}")]//button)[last()])`);
     await ines.tap('[data-action=valve-judge]');
   };
   await ines.tap(valve);
@@ -89,4 +89,21 @@ test('a valve gone inside is searched for until it is found; a tester nobody pro
   await ines.tap('[data-search="filter found"]');
   await ines.arrives(JOB, 'searched', { place: 'filter', told: 'found' });
   await ines.page.waitForSelector('[data-search]', { hidden: true });
+}, 60_000);
+
+test('the vacuum pump watched: it proves itself, and the valve by what it shows', async () => {
+  const { ines } = work;
+  await ines.go(`/jobs/${JOB}/bench`);
+  await ines.tap('[data-action=vacuum]');
+  await ines.tap('[data-watch="tester off"]');
+  await new Promise((resolve) => setTimeout(resolve, 4_000));
+  await ines.tap('[data-watch="tester on"]');
+  // Too short says nothing.
+  await ines.sees('watched for 20 s and more');
+  await ines.tap('[data-watch="tester off"]');
+  await new Promise((resolve) => setTimeout(resolve, 22_000));
+  await ines.tap('[data-watch="tester on"]');
+  await ines.page.waitForSelector(
+    '::-p-xpath(//fieldset[contains(legend, "The tester")]//button[@data-state="on"][contains(., "It held")])',
+  );
 }, 60_000);

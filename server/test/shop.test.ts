@@ -78,7 +78,17 @@ describe('instruments', () => {
   test('the demo’s are simulated and follow the job: list, read, stream', async () => {
     const { json: list } = await one.call('GET', '/jobs/demo-van-9/instruments');
     expect((list as { kind: string }[]).map((i) => i.kind).sort()).toEqual(
-      ['flowCounter', 'gasMeter', 'multimeter', 'pressureGauge', 'scale', 'scanTool', 'tankGauge'].sort(),
+      [
+        'flowCounter',
+        'gasMeter',
+        'multimeter',
+        'pressureGauge',
+        'scale',
+        'scanTool',
+        'supply',
+        'tankGauge',
+        'vacuumPump',
+      ].sort(),
     );
     const scale = await one.call('GET', '/jobs/demo-van-9/instruments/scale');
     expect(scale.json).toMatchObject({ kind: 'scale', channel: 'mass', unit: 'kg', simulated: true });

@@ -16,7 +16,7 @@ export function Needle() {
   const [needle, setNeedle] = useState(0.25);
   const [more, setMore] = useState(false);
   const form = useEntryForm({ kind: 'refillRead', start: {}, onDone: () => setMore(false) });
-  if (state.fills.length === 0) return null;
+  if (state.fills.length === 0 || (state.signed && state.refill.length === 0)) return null;
   const verdict = judgeRefill(state.refill, state.vehicle);
   const capacity = state.vehicle.tank.litres;
   return (

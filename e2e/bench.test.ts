@@ -60,6 +60,47 @@ test('a sender with a dead spot is found, swapped, swept, and the record says so
   await ines.sees('“sender, long arm”');
 }, 150_000);
 
+test('a sender no file knows: doubted without its family, held against it once somebody names it', async () => {
+  const job = 'demo-van-9';
+  await ines.go(`/jobs/${job}/bench`);
+  await ines.tap('[data-part-of-unit=sender]');
+  const ramp = Array.from({ length: 41 }, (_, i) => 20 + 60 * Math.min(1, Math.max(0, (i - 5) / 30)));
+  const table = [
+    'pass;ohms',
+    ...ramp.map((one) => `1;${one.toFixed(1)}`),
+    ...[...ramp].reverse().map((one) => `2;${one.toFixed(1)}`),
+  ];
+  await ines.chooseTable(table);
+  await ines.tap('[data-action=sweep-judge]');
+  await becomes('sender', 'doubtful');
+  await ines.sees('nothing to hold it against');
+  await ines.chooseTable(table);
+  await ines.page.waitForSelector('[data-hand=sender] select');
+  await ines.page.select('[data-hand=sender] select', '20 to 80');
+  await ines.tap('[data-action=sweep-judge]');
+  await ines.arrives(job, 'swept', { family: '20 to 80' });
+  await becomes('sender', 'good');
+}, 60_000);
+
+test('a whole new unit asks seal, index and ring; fitted in error, the old one is back with all that was said of it', async () => {
+  const job = 'demo-pickup-7';
+  await ines.go(`/jobs/${job}/bench`);
+  await ines.tap('[data-action=all-sound]');
+  await becomes('ring', 'good');
+  await ines.tap('[data-action=fit-unit]');
+  await ines.tap('[data-action=fit]');
+  await ines.sees('Expected what goes in, as it is written on it');
+  await ines.type('What goes in', 'module 90 L/h');
+  await ines.tap('[data-action=fit]');
+  await ines.arrives(job, 'unitSwapped', { with: 'module 90 L/h' });
+  for (const part of ['flange', 'seal', 'ring']) await becomes(part, 'unknown');
+  for (const part of ['strainer', 'sender']) await becomes(part, 'good');
+  await ines.sees('The other 3 looked at, sound');
+  await ines.tap('[data-action=fit-unit-again]');
+  await becomes('ring', 'good');
+  await ines.sees('looked at: sound');
+}, 60_000);
+
 test('by the needle alone: a tap where it jumps, up and back, on a phone', async () => {
   await ines.page.setViewport(phone);
   await ines.go('/jobs/demo-pickup-2/bench');
@@ -90,6 +131,15 @@ test('a weak pump whose hose inside is split: run, hose swapped, run again; bad 
   await ines.type('What came', '0,17');
   await ines.tap('[data-action=run-enter]');
   await ines.sees('Expected a figure');
+  // A meter that stops in the middle is said, and what it read until then stands.
+  await ines.tap('[data-action=run-on]');
+  await ines.page.waitForSelector('[data-live-run=runs]');
+  const wire = await ines.page.createCDPSession();
+  await wire.send('Network.enable');
+  await wire.send('Network.setBlockedURLs', { urls: ['*/instruments/supply*'] });
+  await ines.sees('A meter stopped answering');
+  await ines.page.waitForSelector('[data-live-run=not]');
+  await wire.send('Network.setBlockedURLs', { urls: [] });
   // On the supply: it draws what it should, little comes, and it falls once it stands.
   await ines.tap('[data-action=run-on]');
   await ines.page.waitForFunction(

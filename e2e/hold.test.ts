@@ -91,6 +91,42 @@ test('a valve gone inside is searched for until it is found; a tester nobody pro
   await ines.page.waitForSelector('[data-search]', { hidden: true });
 }, 60_000);
 
+test('a hold that stands outlives a reload: the same one goes on, none is begun anew', async () => {
+  const { ines } = work;
+  await ines.page.setViewport(wide);
+  await ines.go(`/jobs/${JOB}/bench?hold`);
+  await ines.tapText('Aired');
+  await ines.tap('[data-action=hold-begin]');
+  const ago = () =>
+    ines.page.$eval('[data-live-hold]', (e) =>
+      parseInt(/(\d+) s ago/.exec(e.nextElementSibling!.textContent!)![1]!, 10),
+    );
+  await ines.page.waitForFunction(() =>
+    /([6-9]|\d\d) s ago/.test(document.querySelector('[data-live-hold]')?.nextElementSibling?.textContent ?? ''),
+  );
+  const before = await ago();
+  const first = await ines.page.$eval(
+    '[data-live-hold]',
+    (e) => /^[\d.]+/.exec(e.nextElementSibling!.textContent!)![0],
+  );
+  await ines.page.reload({ waitUntil: 'load' });
+  await ines.page.waitForFunction(
+    (had) =>
+      parseInt(
+        /(\d+) s ago/.exec(
+          document.querySelector('[data-live-hold=gauge]')?.nextElementSibling?.textContent ?? '',
+        )?.[1] ?? '0',
+        10,
+      ) > had,
+    {},
+    before,
+  );
+  expect(await ines.page.$eval('[data-live-hold]', (e) => /^[\d.]+/.exec(e.nextElementSibling!.textContent!)![0])).toBe(
+    first,
+  );
+  await ines.tap('[data-action=hold-drop]');
+}, 60_000);
+
 test('the vacuum pump watched: it proves itself, and the valve by what it shows', async () => {
   const { ines } = work;
   await ines.go(`/jobs/${JOB}/bench`);

@@ -119,6 +119,13 @@ describe('a weak pump whose hose inside is split', () => {
       // What was fitted is kept for the next one who opens this van.
       await ines.tap('[data-action=taught]');
       await ines.page.waitForSelector('[data-lesson="fitted hose"]');
+      await ines.tap('[data-action=learn]');
+      await ines.sees('Kept in');
+      const vehicles =
+        await ines.api<{ id: string; unit?: { parts: { id: string; fitted?: string }[] } }[]>('/vehicles');
+      expect(vehicles.find(({ id }) => id === 'van-4')?.unit?.parts.find(({ id }) => id === 'hose')?.fitted).toBe(
+        'hose for submersion, 8 mm',
+      );
     },
     180_000,
   );

@@ -98,3 +98,28 @@ describe('the driver’s word beside the sweep', () => {
     expect(driverStands(job.state)?.outcome).toBe('good');
   });
 });
+
+describe('a family somebody names, where the file says nothing', () => {
+  const silent: VehicleFile = { ...van, sender: null };
+  const sender = unitOf(silent).parts.find(({ id }) => id === 'sender')!;
+  const judged = (...sweeps: { family?: string; passes: typeof passes }[]) => {
+    const job = tell({ complaint: 'rust', vehicle: silent });
+    for (const sweep of sweeps) job.say('swept', { part: 'sender', ...sweep });
+    return judgePart(job.state, sender).outcome;
+  };
+  const dropOut = passes.map(({ way, ohms }, i) => ({
+    way,
+    ohms: ohms.map((one, k) => (i === 0 && k === 20 ? null : one)),
+  }));
+  test('none named: doubted, for nothing is there to hold it against', () => {
+    expect(judged({ passes })).toBe('doubtful');
+  });
+  test('the right one, also after it was swept without; the wrong one', () => {
+    expect(judged({ passes, family: '20 to 80' })).toBe('good');
+    expect(judged({ passes }, { passes, family: '20 to 80' })).toBe('good');
+    expect(judged({ passes, family: '240 to 33' })).toBe('bad');
+  });
+  test('what the first pass dropped stays, whatever is named afterwards', () => {
+    expect(judged({ passes: dropOut as typeof passes }, { passes, family: '20 to 80' })).toBe('doubtful');
+  });
+});

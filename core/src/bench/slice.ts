@@ -63,8 +63,14 @@ export function wordOf({ words }: Piece): PartWord | null {
 function testOf(words: readonly PartWord[]): PartWord | null {
   const last = words.findLast((word) => word.how === 'swept' || word.how === 'run');
   if (last?.how !== 'swept') return last ?? null;
-  return gravestOf(words.filter((word) => word.how === 'swept' && word.verdict.outcome !== 'unknown')) ?? last;
+  const whole = words.filter((word) => word.how === 'swept' && word.verdict.outcome !== 'unknown');
+  // One that was only doubted because nothing was there to hold it against says nothing beside one that was held against something.
+  const held = whole.some(({ sweep }) => sweep?.held);
+  return gravestOf(held ? whole.filter((word) => !onlyUnheld(word)) : whole) ?? last;
 }
+
+const onlyUnheld = ({ sweep, verdict }: PartWord): boolean =>
+  sweep?.held === false && verdict.outcome === 'doubtful' && sweep.places.length === 0 && !sweep.restless;
 
 /** The piece of a part that goes back. @example pieceOf(state, 'pump').called // null: the one that came out */
 export const pieceOf = ({ pieces }: BenchSlice, part: string): Piece =>

@@ -40,6 +40,8 @@ export interface SweepJudged {
   jumps: OhmPlace[];
   /** Does it flicker on its way? */
   restless: boolean;
+  /** Was there anything to hold its ends against? */
+  held: boolean;
 }
 
 /** What a sweep is held against. */
@@ -76,6 +78,7 @@ export function judgeSweep(given: readonly Pass[], { file, family, old }: Agains
   const over = Math.max(6 * noise, STEP * span);
   const jumps = span > 0 ? jumpsOf(passes, over) : [];
   const flickers = span > 0 ? noiseFindings(noise / span) : [];
+  const beside = old && !stops ? besideOld(ends, old, file) : null;
   const judged = {
     ends,
     noise,
@@ -83,8 +86,8 @@ export function judgeSweep(given: readonly Pass[], { file, family, old }: Agains
     dropOuts: alone.map(placed),
     jumps,
     restless: flickers.length > 0,
+    held: stops !== null || beside !== null,
   };
-  const beside = old && !stops ? besideOld(ends, old, file) : null;
   const found: Found[] = [
     ...judged.dead.map((spot) => deadFinding(spot)),
     ...judged.dropOuts.map((spot) => dropOutFinding(spot)),

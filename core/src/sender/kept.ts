@@ -27,6 +27,8 @@ export interface SweepKept {
   places: readonly NeedlePlace[];
   /** Does it flicker? */
   restless: boolean;
+  /** Was there anything to hold its ends against: file, family, or the one that came out? */
+  held: boolean;
   /** Its first way each way: the first pass counts. */
   traces: readonly Trace[];
 }
@@ -71,6 +73,7 @@ export function keptOf(passes: readonly Pass[], judged: SweepJudged, stops: Stop
     ends,
     places,
     restless: judged.restless,
+    held: judged.held,
     traces: (['up', 'down'] as const).flatMap((way) => {
       const first = passes.find((pass) => pass.way === way);
       return first ? [{ way, ohms: thinned(first.readings.map(({ ohms }) => ohms)) }] : [];
@@ -87,6 +90,7 @@ export const keptOfTaps = (taps: readonly Tap[]): SweepKept => ({
   ends: { empty: null, full: null },
   places: taps.map(({ at }) => ({ lo: clamped(at - TAPPED), hi: clamped(at + TAPPED) })),
   restless: false,
+  held: true,
   traces: [],
 });
 

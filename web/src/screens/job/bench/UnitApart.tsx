@@ -20,7 +20,10 @@ export function UnitApart({ chosen, waits = false, onChoose }: UnitApartProps) {
   const words = useWords();
   const parts = [...unitOf(state.vehicle).parts].reverse();
   const judged = parts.map((part) => ({ part, verdict: judgePart(state, part), piece: pieceOf(state, part.id) }));
-  const unsaid = judged.filter(({ piece }) => piece.words.length === 0).map(({ part }) => part.id);
+  // What came in a whole new unit is asked only where it closes: of the rest nobody says they looked.
+  const unsaid = judged
+    .filter(({ piece, verdict }) => piece.words.length === 0 && verdict.outcome !== 'good')
+    .map(({ part }) => part.id);
   // The hand goes to what is bad first, then to what nobody said a word about.
   const next = (
     judged.find(({ verdict }) => verdict.outcome === 'bad') ??

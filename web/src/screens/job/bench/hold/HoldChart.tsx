@@ -1,21 +1,10 @@
-import {
-  Chart,
-  Decimation,
-  Filler,
-  LinearScale,
-  LineController,
-  LineElement,
-  PointElement,
-  type ChartConfiguration,
-} from 'chart.js';
+import type { ChartConfiguration } from 'chart.js';
 import { ownUnit, traceOf, type HoldJudged } from '@iron-cradle/core';
 import { useMemo } from 'react';
 import { scaleTicks, seriesOptions, uprightScale } from '../../../../drawings/chart/axes.ts';
+import '../../../../drawings/chart/series.ts';
+import type { SeriesPoint } from '../../../../drawings/chart/series.ts';
 import { hatch, useChart, useInk } from '../../../../drawings/chart/useChart.ts';
-
-Chart.register(LineController, LineElement, PointElement, LinearScale, Filler, Decimation);
-
-type Point = { x: number; y: number };
 
 interface HoldChartProps {
   readings: readonly (readonly [number, number])[];
@@ -29,10 +18,10 @@ interface HoldChartProps {
 /** Pressure against time: what was read, the line through it with its band, and the limit hole from the same start. */
 export default function HoldChart({ readings, judged, until, unit }: HoldChartProps) {
   const ink = useInk();
-  const config = useMemo((): ChartConfiguration<'line', Point[]> => {
+  const config = useMemo((): ChartConfiguration<'line', SeriesPoint[]> => {
     const trace = traceOf(judged, until);
     const y = (pascals: number) => ownUnit(pascals, 'pressure', unit);
-    const line = (of: (at: (typeof trace)[number]) => number): Point[] =>
+    const line = (of: (at: (typeof trace)[number]) => number): SeriesPoint[] =>
       trace.map((at) => ({ x: at.at, y: y(of(at)) }));
     const thin = { pointRadius: 0, tension: 0 };
     return {

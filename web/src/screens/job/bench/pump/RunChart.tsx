@@ -1,27 +1,17 @@
-import {
-  Chart,
-  Decimation,
-  LinearScale,
-  LineController,
-  LineElement,
-  PointElement,
-  type ChartConfiguration,
-} from 'chart.js';
+import type { ChartConfiguration } from 'chart.js';
 import type { RunReading } from '@iron-cradle/core';
 import { useMemo } from 'react';
 import { scaleTicks, seriesOptions, uprightScale } from '../../../../drawings/chart/axes.ts';
 import { LineKey } from '../../../../drawings/chart/LineKey.tsx';
+import '../../../../drawings/chart/series.ts';
+import type { SeriesPoint } from '../../../../drawings/chart/series.ts';
 import { useChart, useInk } from '../../../../drawings/chart/useChart.ts';
-
-Chart.register(LineController, LineElement, PointElement, LinearScale, Decimation);
-
-type Point = { x: number; y: number };
 
 /** Current and pressure of a run against time: what it draws as a full line, what it presses as a broken one. */
 export default function RunChart({ readings }: { readings: readonly RunReading[] }) {
   const ink = useInk();
-  const config = useMemo((): ChartConfiguration<'line', Point[]> => {
-    const line = (of: (one: RunReading) => number | null): Point[] =>
+  const config = useMemo((): ChartConfiguration<'line', SeriesPoint[]> => {
+    const line = (of: (one: RunReading) => number | null): SeriesPoint[] =>
       readings.map((one) => ({ x: one.at, y: of(one) ?? Number.NaN }));
     const drawn = { pointRadius: 0, spanGaps: false, borderWidth: 3 } as const;
     return {

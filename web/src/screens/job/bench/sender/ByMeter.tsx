@@ -1,10 +1,11 @@
-import { readSweep, writeSweep, type Piece, type Trace, type UnitPart } from '@iron-cradle/core';
+import { readSweep, senderFamilies, writeSweep, type Piece, type Trace, type UnitPart } from '@iron-cradle/core';
 import { lazy, Suspense, useEffect, useState } from 'react';
 import { ErrorBoundary } from 'react-error-boundary';
 import { useJob } from '../../../../log/useJob.ts';
 import { useKept } from '../../../../log/useKept.ts';
 import { fromWhere, useChannel, useLive } from '../../../../net/instruments.ts';
 import { ReadingsTable } from '../../../../ui/ReadingsTable.tsx';
+import { SelectField } from '../../../../ui/SelectField.tsx';
 import { charts } from '../../charts.ts';
 
 const SweepChart = lazy(charts.sweep);
@@ -25,6 +26,8 @@ export function ByMeter({ part }: { part: UnitPart }) {
   const [passes, setPasses] = useKept<Pass[]>(`${jobId} sweep ${part.id}`, []);
   const [going, setGoing] = useState<Pass | null>(null);
   const [over, setOver] = useState(false);
+  // Where the file says nothing of its ohms, somebody may know the family; nothing guesses it.
+  const [family, setFamily] = useState<string | undefined>(undefined);
   const way = going?.way ?? null;
   const reading = useLive({
     jobId,
@@ -87,12 +90,24 @@ export function ByMeter({ part }: { part: UnitPart }) {
           </button>
         )
       )}
+      {whole && !way && !state.vehicle.sender && (
+        <SelectField
+          label="Its family, empty to full, if somebody knows it"
+          options={senderFamilies.map(({ name }) => name)}
+          value={family}
+          onPick={setFamily}
+        />
+      )}
       {whole && !way && (
         <button
           type="button"
           className="btn"
           data-action="sweep-judge"
-          onClick={() => void enter('swept', { part: part.id, passes }).then((stands) => stands && setPasses([]))}
+          onClick={() =>
+            void enter('swept', { part: part.id, passes, ...(family === undefined ? {} : { family }) }).then(
+              (stands) => stands && setPasses([]),
+            )
+          }
         >
           Judge {passes.length} passes
         </button>

@@ -1,20 +1,11 @@
-import {
-  Chart,
-  Decimation,
-  LinearScale,
-  LineController,
-  LineElement,
-  PointElement,
-  type ChartConfiguration,
-} from 'chart.js';
+import type { ChartConfiguration } from 'chart.js';
 import { useMemo } from 'react';
 import { seriesOptions, uprightScale } from '../../../../drawings/chart/axes.ts';
 import { LineKey } from '../../../../drawings/chart/LineKey.tsx';
+import '../../../../drawings/chart/series.ts';
+import type { SeriesPoint } from '../../../../drawings/chart/series.ts';
 import { useChart, useInk } from '../../../../drawings/chart/useChart.ts';
 
-Chart.register(LineController, LineElement, PointElement, LinearScale, Decimation);
-
-type Point = { x: number; y: number };
 interface SweepChartProps {
   passes: readonly { way: 'up' | 'down'; ohms: readonly (number | null)[] }[];
   /** Those of the one that came out, drawn quietly behind. */
@@ -27,7 +18,7 @@ const USUAL = 30;
 /** Every pass over its travel, empty on the left, the way back in broken line: a gap is where it shows nothing. */
 export default function SweepChart({ passes, old }: SweepChartProps) {
   const ink = useInk();
-  const config = useMemo((): ChartConfiguration<'line', Point[]> => {
+  const config = useMemo((): ChartConfiguration<'line', SeriesPoint[]> => {
     const along = ({ way, ohms }: SweepChartProps['passes'][number], i: number) => {
       const share = i / Math.max(ohms.length - 1, USUAL);
       return way === 'up' ? share : 1 - share;

@@ -7,9 +7,10 @@ import {
   type BoltClass,
   type Lubricant,
 } from '@iron-cradle/core';
-import { useId, useState } from 'react';
+import { useState } from 'react';
 import { Choice } from '../../../../ui/Choice.tsx';
 import { QuantityField } from '../../../../ui/QuantityField.tsx';
+import { SelectField } from '../../../../ui/SelectField.tsx';
 
 /** What is known of the bolt beside its torque. */
 export interface Bolt {
@@ -20,6 +21,10 @@ export interface Bolt {
   /** Stamped on its head. */
   grade?: BoltClass;
 }
+
+/** What was put back to nothing is not said. */
+const known = (bolt: { [K in keyof Bolt]?: Bolt[K] | undefined }): Bolt =>
+  Object.fromEntries(Object.entries(bolt).filter(([, value]) => value !== undefined));
 
 const lubricantWord: Record<Lubricant, string> = {
   dry: 'Dry',
@@ -57,47 +62,21 @@ export function BoltBeside({
         onChoose={(lubricant) => onBolt({ ...bolt, lubricant })}
       />
       <div className="grid gap-3 min-[480px]:grid-cols-2">
-        <Pick
+        <SelectField
           label="Its thread"
           options={boltThreads()}
           value={bolt.thread}
-          onPick={(thread) => onBolt({ ...bolt, thread })}
+          onPick={(thread) => onBolt(known({ ...bolt, thread }))}
         />
-        <Pick
+        <SelectField
           label="Stamped on its head"
           options={boltClasses}
           value={bolt.grade}
-          onPick={(grade) => onBolt({ ...bolt, grade })}
+          onPick={(grade) => onBolt(known({ ...bolt, grade }))}
         />
       </div>
       <Crowfoot torque={torque} />
     </section>
-  );
-}
-
-interface PickProps<T extends string> {
-  label: string;
-  options: readonly T[];
-  value: T | undefined;
-  onPick: (value: T) => void;
-}
-
-function Pick<T extends string>({ label, options, value, onPick }: PickProps<T>) {
-  const id = useId();
-  return (
-    <div>
-      <label htmlFor={id} className="block pb-1 text-quiet">
-        {label}
-      </label>
-      <select id={id} className="field" value={value ?? ''} onChange={(event) => onPick(event.target.value as T)}>
-        <option value="" disabled>
-          which?
-        </option>
-        {options.map((one) => (
-          <option key={one}>{one}</option>
-        ))}
-      </select>
-    </div>
   );
 }
 

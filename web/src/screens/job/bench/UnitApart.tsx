@@ -1,4 +1,4 @@
-import { judgePart, pieceOf, unitOf, type UnitPart } from '@iron-cradle/core';
+import { judgePart, pieceOf, unitOf, type Piece, type UnitPart } from '@iron-cradle/core';
 import { Opening, PartShape } from '../../../drawings/unit/PartShape.tsx';
 import { useJob } from '../../../log/useJob.ts';
 import { Paint, Shape } from '../../../look/Shapes.tsx';
@@ -56,14 +56,16 @@ export function UnitApart({ chosen, waits = false, onChoose }: UnitApartProps) {
                   <span className="min-w-0 flex-1 leading-tight">
                     <span className="narrow block text-20">
                       {part.name}
-                      {piece.called && <span className="font-normal text-quiet"> {piece.called}</span>}
+                      {piece.called && !inside(part, piece) && (
+                        <span className="font-normal text-quiet"> {piece.called}</span>
+                      )}
                     </span>
                     <span className="block text-quiet">
                       {why ? words(why.text) : ''}
                       {why?.figure ? `, ${words(why.figure)}` : ''}
                     </span>
                   </span>
-                  {piece.tag !== null && <Tag number={piece.tag} />}
+                  {piece.tag !== null && !inside(part, piece) && <Tag number={piece.tag} />}
                 </span>
               </button>
             </li>
@@ -90,3 +92,6 @@ export function UnitApart({ chosen, waits = false, onChoose }: UnitApartProps) {
     </section>
   );
 }
+
+/** Came inside a whole new unit: its name and number stand once, at the flange. */
+const inside = ({ kind }: UnitPart, { whole }: Piece): boolean => whole === true && kind !== 'flange';

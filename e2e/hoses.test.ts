@@ -24,10 +24,13 @@ test('a breather with a dip: drawn by the keyboard, found, raised until it falls
   await ines.sees('a low place below both ends, and not drawn');
   await touch();
   for (let i = 0; i < 4; i++) await ines.page.keyboard.press('ArrowDown');
+  // A guess of its bore is not entered: drawn, it waits for what somebody measured.
+  await ines.sees('Its bore first');
+  await ines.type('Bore of the hose', '3/4 in');
   await ines.sees('shut it');
   await ines.tap('[data-action=runs-so]');
   await ines.sees('what gathers there shuts it');
-  // 60 mm deep at a bore of 19: raised by what it says there is no dip.
+  // 60 mm deep at a bore of 3/4 in: raised by what it says there is no dip.
   await touch();
   for (let i = 0; i < 14; i++) await ines.page.keyboard.press('ArrowUp');
   await ines.tap('[data-action=runs-so]');

@@ -285,6 +285,7 @@ test('nothing threw an error on any view', () => expect(ines.errors).toEqual([])
     await ines.page.$eval('[data-hose-point="1"]', (point) => (point as unknown as { focus: () => void }).focus());
     for (let i = 0; i < 4; i++) await ines.page.keyboard.press('ArrowDown');
     for (let i = 0; i < 10; i++) await ines.page.keyboard.press('ArrowRight');
+    await ines.type('Bore of the hose', '19');
     await ines.tap('[data-action=runs-so]');
     await ines.sees('what gathers there shuts it');
     await ines.page.evaluate(() => document.querySelector('h1')?.scrollIntoView());

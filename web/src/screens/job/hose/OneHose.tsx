@@ -27,7 +27,9 @@ export function OneHose({ station, rubber, onDone }: OneHoseProps) {
   const { state } = useJob();
   const way = state.ways[rubber.key]?.at(-1);
   const [route, setRoute] = useState<RoutePoint[]>(() => (way?.route ? way.route.map(([x, z]) => [x, z]) : BEGIN));
-  const [bore, setBore] = useState(way?.bore ?? (rubber.place.use === 'pressure' ? 8 : 19));
+  // Nobody’s guess of a bore is entered: what is drawn before it is typed is as wide as such a hose usually is.
+  const [bore, setBore] = useState<number | null>(way?.bore ?? null);
+  const usual = rubber.place.use === 'pressure' ? 8 : 19;
   const [drawn, setDrawn] = useState((way?.route ?? null) !== null);
   const [chosen, setChosen] = useState<number | null>(null);
   const said = saidOf(state, rubber.key);
@@ -52,10 +54,10 @@ export function OneHose({ station, rubber, onDone }: OneHoseProps) {
           </p>
           <HoseDrawing
             route={route}
-            bore={bore}
+            bore={bore ?? usual}
             breathes={rubber.breathes}
             width={Math.min(680, width - 32)}
-            ghost={!drawn}
+            ghost={!drawn || bore === null}
             chosen={chosen}
             onChoose={setChosen}
             onMove={state.signed ? undefined : move}

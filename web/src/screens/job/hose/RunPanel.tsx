@@ -5,7 +5,8 @@ import { QuantityField } from '../../../ui/QuantityField.tsx';
 interface RunPanelProps {
   rubber: Rubber;
   route: readonly RoutePoint[];
-  bore: number;
+  /** mm; null: nobody measured it. */
+  bore: number | null;
   drawn: boolean;
   chosen: number | null;
   /** Goes up when a point was dragged. */
@@ -69,8 +70,8 @@ export function RunPanel({ rubber, route, bore, drawn, chosen, turn, onRoute, on
             dimension="length"
             unit="mm"
             decimals={1}
-            initial={String(bore)}
-            onRead={(value) => value && onBore(value.typ * 1000)}
+            initial={bore === null ? '' : String(bore)}
+            onRead={(value) => value && onBore(Math.round(value.typ * 1e5) / 100)}
           />
         </div>
       </div>
@@ -87,17 +88,18 @@ export function RunPanel({ rubber, route, bore, drawn, chosen, turn, onRoute, on
           type="button"
           className="btn"
           data-action="runs-so"
+          disabled={drawn && bore === null}
           onClick={() =>
             void enter('hoseRuns', {
               key: rubber.key,
               below: true,
-              ...(drawn ? { bore, route: route.map(([x, z]) => ({ x, z })) } : {}),
+              ...(drawn && bore !== null ? { bore, route: route.map(([x, z]) => ({ x, z })) } : {}),
             })
           }
         >
-          {drawn ? 'It runs as drawn' : 'Yes, a low place'}
+          {!drawn ? 'Yes, a low place' : bore === null ? 'Its bore first' : 'It runs as drawn'}
         </button>
-        {rubber.breathes && drawn && (
+        {rubber.breathes && drawn && bore !== null && (
           <button
             type="button"
             className="btn min-[480px]:col-span-2"

@@ -153,7 +153,11 @@ export {
 export { HERE, KIT, neededFor, onceOrder, ruleWord, type Needed, type NeededRule } from './needed/index.ts';
 export { figuresOf, startingFigures, type Complaint, type ShopFigures, testedSince } from './order/index.ts';
 export { deepest, dropAt, gridNearest, isLevel, poseInWords, samePose, type Pose } from './pose/index.ts';
-export { jointsToSee, proofLitres, walkOf, type Joint, type WalkPlace } from './proof/index.ts';
+export { comeback, SHOWS, type Show, type Suspect } from './comeback/index.ts';
+export { dayChecks, dayItems, type DayCheck } from './dayEnd/index.ts';
+export { codesOf, judgeStart, STARTS } from './start/index.ts';
+export { JOINTS, WIRE_SEEN, gauges, judgeJoined, judgeWire, judgeBond, lostIn, type WireSeen } from './wiring/index.ts';
+export { jointsLeft, jointsToSee, proofLitres, walkOf, wetsOf, type Joint, type WalkPlace } from './proof/index.ts';
 export {
   canBeMeant,
   handUnitNear,

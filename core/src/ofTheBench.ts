@@ -51,8 +51,12 @@ export {
   type PinUse,
 } from './fit/index.ts';
 export {
+  airJoints,
   freeVolume,
+  heldTight,
   HOLD_CAUTION,
+  HOLD_HOME_CAUTION,
+  holdCompleted,
   holdOf,
   holes,
   judgeHeld,

@@ -1,11 +1,13 @@
 import 'reflect-metadata';
 import { Type } from 'class-transformer';
 import {
+  IsArray,
   IsBoolean,
   IsDefined,
   IsIn,
   IsNumber,
   IsOptional,
+  IsString,
   Max,
   Min,
   ValidateBy,
@@ -52,9 +54,22 @@ class VolumeBody {
   @IsNumber() @Min(0.5) @Max(2000) hi!: number;
 }
 
-/** A tank held on the bench under a little pressure. */
+/** Reid vapour pressure of the petrol in it, Pa; none at its most: a fuel that gives off hardly any. */
+class ReidBody {
+  /** Least. */
+  @IsNumber() @Min(0) @Max(105_000) lo!: number;
+  /** Most. */
+  @IsNumber() @Min(0) @Max(105_000) hi!: number;
+}
+
+/** Where a tank is held: by itself on the bench, or at home with its lines on. */
+export const HELD_AT = ['bench', 'home'] as const;
+
+/** A tank held under a little pressure or vacuum. */
 export class HeldBody {
-  /** s since it began, and Pa over the air. */
+  /** Where; left out: on the bench. */
+  @IsOptional() @IsIn(HELD_AT) where?: (typeof HELD_AT)[number];
+  /** s since it began, and Pa over the air; below zero: vacuum. */
   @ArePressures() readings!: [number, number][];
   /** Smallest step of the gauge, Pa. */
   @IsNumber() @Min(0.1) @Max(500) step!: number;
@@ -68,6 +83,14 @@ export class HeldBody {
   @IsIn(holes) hole!: HoleName;
   /** Drained, and aired until no vapour stands in it. */
   @IsBoolean() aired!: boolean;
+  /** Over fuel: did the gauge stand still before it began, so that its vapour is in balance? */
+  @IsOptional() @IsBoolean() settled?: boolean;
+  /** What is known of that fuel’s vapour, where it stood. */
+  @IsOptional() @IsDefined() @ValidateNested() @Type(() => ReidBody) over?: ReidBody;
+  /** Pa that the file allows; left out: what any tank bears. */
+  @IsOptional() @IsNumber() @Min(100) @Max(20_000) most?: number;
+  /** At home: openings of joints that stand behind it and are closed, as its maker knew them. */
+  @IsOptional() @IsArray() @IsString({ each: true }) joints?: string[];
   /** What was pushed in to learn the free volume; left out: as the file says. */
   @IsOptional() @ValidateNested() @Type(() => PushBody) push?: PushBody;
   /** Free volume as its maker knew it, L. */

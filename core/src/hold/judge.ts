@@ -3,8 +3,10 @@ import { roundTo } from '../estimate/index.ts';
 import { kilopascals, say, type Sentence } from '../quantity/index.ts';
 import { gravestFirst, verdictFrom, type Found, type Verdict } from '../verdict/index.ts';
 import { diameters, HOLES_FROM, MOST, type HoleName } from './holes.ts';
-import { driftOf, FIRST_LOOK, limitOf, lookAt, looksAt, secondsMore, type Look } from './look.ts';
+import { strongest, vapourHides } from './gas.ts';
+import { driftOf, FIRST_LOOK, limitOf, lookAt, looksAt, secondsMore, underVacuum, type Look } from './look.ts';
 import { equivalentHole } from './orifice.ts';
+import { boilsAt } from './boils.ts';
 import type { HoldJudged, HoldRun } from './types.ts';
 
 /** Under this share of what it began with it did not hold at all. */
@@ -20,7 +22,7 @@ const LEAST_START = 10;
  * @example judgeHold({ readings, step: 25, volume: { lo: 48, hi: 52 }, outside: { lo: 1e5, hi: 1.02e5 }, celsius: 20, hole: '0.020', aired: true }).verdict.outcome
  */
 export function judgeHold(given: HoldRun): HoldJudged {
-  const most = Math.max(0, ...given.readings.map(([, pa]) => pa));
+  const most = Math.max(0, ...given.readings.map(([, pa]) => Math.abs(pa)));
   const nothing = { fall: null, from: null, millimetres: null, litresPerMinute: null, more: null };
   const only = (found: Found): HoldJudged => ({
     ...nothing,
@@ -29,8 +31,8 @@ export function judgeHold(given: HoldRun): HoldJudged {
   });
   const unfit = whyUnfit(given);
   if (unfit) return only(unfit);
-  const start = given.readings[0]![1];
-  const gone = given.readings.findIndex(([, pa]) => pa < GONE * start);
+  const start = Math.abs(given.readings[0]![1]);
+  const gone = given.readings.findIndex(([, pa]) => Math.abs(pa) < GONE * start);
   const fast = gone >= 0 && fellFast(given, gone);
   // What is left once it ran out says nothing any more.
   const run = gone < 0 ? given : upTo(given, gone);
@@ -47,9 +49,10 @@ export function judgeHold(given: HoldRun): HoldJudged {
   const more = word || rises ? null : secondsMore(last, run);
   const [low, high] = [leakOf(run, last, 'lo'), leakOf(run, last, 'hi')];
   const found = [
-    rises ? RISES : word ? decided(run, word) : undecided(last, more),
-    ...(most > MOST + run.step ? [tooHigh(most)] : []),
-    ...(run.aired ? [] : [NOT_AIRED]),
+    rises ? risen(run) : word ? decided(run, word) : undecided(last, more),
+    ...(most > allowed(run) + run.step ? [tooHigh(most, allowed(run))] : []),
+    ...boiling(run, most),
+    ...(run.aired || run.over ? [] : [NOT_AIRED]),
   ];
   return {
     verdict: verdictOf(run, found, say`like ${roundTo(low.millimetres, 0.01)}–${roundTo(high.millimetres, 0.01)} mm`),
@@ -76,7 +79,13 @@ function whyUnfit({ readings, step }: HoldRun): Found | null {
       text: `${readings.length} readings`,
       next: `${FIRST_LOOK} at least, one after the other`,
     };
-  if (readings[0]![1] < LEAST_START * step)
+  if (Math.min(...readings.map(([, pa]) => pa)) < -step && Math.max(...readings.map(([, pa]) => pa)) > step)
+    return {
+      outcome: 'unknown',
+      text: 'pressure and vacuum in one hold',
+      next: 'hold it again, one of the two',
+    };
+  if (Math.abs(readings[0]![1]) < LEAST_START * step)
     return {
       outcome: 'unknown',
       text: 'it begins with too little to tell',
@@ -99,7 +108,8 @@ function upTo(run: HoldRun, count: number): HoldRun {
 
 /** Did it go within half of what the limit hole would have taken at the least? */
 function fellFast(run: HoldRun, gone: number): boolean {
-  const [[began, pa], [ended]] = [run.readings[0]!, run.readings[gone]!];
+  const [[began, first], [ended]] = [run.readings[0]!, run.readings[gone]!];
+  const pa = Math.abs(first);
   return ended - began < (0.5 * Math.sqrt(pa) * (1 - Math.sqrt(GONE))) / limitOf(run, pa).hi;
 }
 
@@ -107,8 +117,11 @@ function fellFast(run: HoldRun, gone: number): boolean {
 function leakOf(run: HoldRun, { slope, half, from }: Look, end: 'lo' | 'hi') {
   const outside = (run.outside.lo + run.outside.hi) / 2;
   const fall = Math.max(0, end === 'lo' ? slope - half : slope + half);
-  const flow = ((run.volume[end] / 1000) * 2 * from * fall) / outside;
-  const hole = equivalentHole(flow, { gauge: from ** 2, outside, celsius: run.celsius });
+  const gauge = (underVacuum(run) ? -1 : 1) * from ** 2;
+  const reid = end === 'hi' && gauge > 0 ? strongest(run.over) : null;
+  const hidden = reid === null ? 1 : vapourHides({ pascals: outside + gauge, celsius: run.celsius, reid });
+  const flow = ((run.volume[end] / 1000) * 2 * from * fall * hidden) / outside;
+  const hole = equivalentHole(flow, { gauge, outside, celsius: run.celsius });
   return { millimetres: hole * 1000, litresPerMinute: flow * 60_000 };
 }
 
@@ -138,25 +151,46 @@ function undecided({ slope, limit, error, shift }: Look, more: number | null): F
   };
 }
 
-const RISES: Found = {
+const risen = (run: HoldRun): Found => ({
   outcome: 'unknown',
-  text: 'the pressure rises: it warms, or vapour is still coming',
+  text: underVacuum(run)
+    ? 'the vacuum grows by itself: it cools'
+    : 'the pressure rises: it warms, or vapour is still coming',
   next: 'let it stand out of the sun until it is even, and hold it again',
-};
+});
 
 const NOT_AIRED: Found = {
   outcome: 'unknown',
-  text: 'it was not aired: vapour that still rises hides a leak',
-  next: 'drain it, air it, plug it, and hold it again',
+  text: 'it was not aired, and nobody waited until its vapour stood: what still rises hides a leak',
+  next: 'wait until the gauge stands before it begins; or drained, aired and plugged on the bench',
 };
 
-const tooHigh = (most: number): Found => ({
+/** Pa this tank may be held at. */
+const allowed = ({ most }: HoldRun): number => most ?? MOST;
+
+const tooHigh = (most: number, limit: number): Found => ({
   outcome: 'doubtful',
   text: 'it stood higher than a tank may',
   figure: say`${kilopascals(most / 1000)}`,
-  limit: say`${kilopascals(MOST / 1000)}`,
+  limit: say`${kilopascals(limit / 1000)}`,
   next: 'let it out; look at seams and floor for a bulge',
 });
+
+/** Under a vacuum near which petrol boils nothing can be told from what comes off it. */
+function boiling(run: HoldRun, most: number): Found[] {
+  const reid = underVacuum(run) ? strongest(run.over) : null;
+  const limit = reid === null ? Infinity : boilsAt({ ...run, reid });
+  if (most <= limit) return [];
+  return [
+    {
+      outcome: 'unknown',
+      text: 'so near its boiling that vapour fills it up',
+      figure: say`${kilopascals(most / 1000)}`,
+      limit: say`${kilopascals(limit / 1000)}`,
+      next: 'a smaller vacuum, cooler, or drained and aired on the bench',
+    },
+  ];
+}
 
 const atOnce = ({ readings }: HoldRun, gone: number): Found => ({
   outcome: 'bad',
@@ -180,6 +214,10 @@ function verdictOf({ volume }: HoldRun, found: readonly Found[], like?: Sentence
   );
 }
 
-/** How a hold is made; said at that step. */
+/** How a hold is made at home, over fuel; said at that step. */
+export const HOLD_HOME_CAUTION =
+  'Key off, nobody smokes, doors open. Hand pump with a regulator and a relief, never shop air. Shut off what hangs on the tank first: a known good cap on, canister, vent and purge valves closed off. The service information comes first.';
+
+/** How a hold is made on the bench; said at that step. */
 export const HOLD_CAUTION =
   'Hand pump with a regulator and a relief, never shop air. Drained and aired, every port plugged; cap, canister and valves are not on it. Nobody in front of a plug. The service information comes first.';

@@ -1,12 +1,16 @@
 import { castDraft } from 'immer';
 import { InputError } from '../errors/index.ts';
 import { roundTo } from '../estimate/index.ts';
+import { fuels } from '../fluid/index.ts';
 import { defineKind, defineSlice, type Debt, type RecordLine, type Stamp } from '../kernel/index.ts';
+import type { LedgerSlice } from '../ledger/index.ts';
 import { inWords, say, type Sentence } from '../quantity/index.ts';
 import type { FuelSlice } from '../tank/index.ts';
-import { estimateOf, UNIT, type VehicleSlice } from '../vehicle/index.ts';
+import { estimateOf, lineOf, splitKey, UNIT, type VehicleSlice } from '../vehicle/index.ts';
 import type { Verdict } from '../verdict/index.ts';
 import { HeldBody } from './bodies.ts';
+import { PETROL_REID } from './gas.ts';
+import { airJoints, openingsHeld } from './joints.ts';
 import { judgeHold } from './judge.ts';
 import { outsideAt } from './orifice.ts';
 import type { HoldJudged } from './types.ts';
@@ -20,15 +24,21 @@ export interface Held extends Stamp {
   ended: string | null;
   /** A later hold, made knowing this one, found it tight. */
   tightSince: boolean;
+  /** Where it was held. */
+  where: 'bench' | 'home';
+  /** Under vacuum? */
+  vacuum: boolean;
+  /** Openings of joints that were behind it. */
+  joints: readonly string[];
 }
 
-/** Holds of the tank on the bench. */
+/** Holds of the tank. */
 export interface HoldSlice {
   /** Oldest first. */
   holds: readonly Held[];
 }
 
-type Facts = VehicleSlice & FuelSlice & HoldSlice;
+type Facts = VehicleSlice & FuelSlice & LedgerSlice & HoldSlice;
 
 /** Air presses so much where nobody said how high the shop stands: from the sea to 2 000 m, and its weather. Pa */
 const ANYWHERE = { lo: 78_000, hi: 104_500 };
@@ -60,7 +70,18 @@ export function freeVolume({ vehicle, fuel }: Pick<Facts, 'vehicle' | 'fuel'>): 
  * @throws InputError for a push that rose by less than the gauge can tell
  * @example judgeHeld(body).verdict.outcome
  */
-export function judgeHeld({ push, volume, height, ...run }: HeldBody): HoldJudged {
+export function judgeHeld({
+  push,
+  volume,
+  height,
+  where: _,
+  joints: __,
+  settled,
+  over,
+  ...rest
+}: HeldBody): HoldJudged {
+  // Vapour nobody waited for says nothing, whatever the fuel.
+  const run = { ...rest, ...(over && settled ? { over } : {}) };
   const outside = outsideOf(height);
   const middle = (outside.lo + outside.hi) / 2;
   const free = push ? pushedVolume(push, { step: run.step, outside: middle }) : volume;
@@ -78,8 +99,17 @@ export function judgeHeld({ push, volume, height, ...run }: HeldBody): HoldJudge
   };
 }
 
-/** The newest hold that still counts; null: none. @example holdOf(state)?.verdict.outcome */
-export const holdOf = ({ holds }: HoldSlice): Held | null => holds.findLast((held) => held.ended === null) ?? null;
+/** The newest hold that still counts, on the bench or at home; null: none. @example holdOf(state)?.verdict.outcome */
+export const holdOf = ({ holds }: HoldSlice, where: Held['where'] = 'bench'): Held | null =>
+  holds.findLast((held) => held.ended === null && held.where === where) ?? null;
+
+/**
+ * Was this opening behind a hold that found it tight and still counts?
+ *
+ * @example heldTight(state, 'line:vent@e12') // true
+ */
+export const heldTight = ({ holds }: HoldSlice, opening: string): boolean =>
+  holds.some(({ ended, verdict, joints }) => ended === null && verdict.outcome === 'good' && joints.includes(opening));
 
 /** Of a tank that leaked there is a debt, until it held. */
 export const holdSlice = defineSlice<HoldSlice, Facts>({
@@ -91,6 +121,13 @@ export const holdSlice = defineSlice<HoldSlice, Facts>({
       if (state !== 'opened') return;
       for (const one of own.holds) if (moment.knew(one.id)) one.ended ??= 'the ring was opened since';
     },
+    // At home its lines are part of it.
+    cameOff: (own, { key }, { moment, facts: { vehicle } }) => {
+      const line = lineOf(vehicle, splitKey(key).id);
+      if (!line || !airJoints.includes(line.kind)) return;
+      for (const one of own.holds)
+        if (one.where === 'home' && moment.knew(one.id)) one.ended ??= `${line.name} was opened since`;
+    },
   },
   owes: ({ holds }): Debt[] =>
     holds
@@ -98,18 +135,46 @@ export const holdSlice = defineSlice<HoldSlice, Facts>({
       .map((held) => ({
         id: `hold:${held.id}`,
         key: 'hold',
-        text: say`the tank on the bench: ${held.verdict.reasons[0]?.text ?? ''}`,
+        text: say`${PLACE[held.where]}: ${held.verdict.reasons[0]?.text ?? ''}`,
       })),
   record: ({ holds }) =>
-    holds.map((held): RecordLine => ({ under: 'bench', text: say`held: ${summary(held)}`, by: held.by, at: held.at })),
+    holds.map((held): RecordLine => ({
+      under: held.where === 'home' ? 'proof' : 'bench',
+      text: say`held${held.vacuum ? ' under vacuum' : ''}: ${summary(held)}`,
+      by: held.by,
+      at: held.at,
+    })),
 });
+
+const PLACE = { bench: 'the tank on the bench', home: 'the tank at home' } as const;
 
 function summary({ verdict, ended }: Held): Sentence {
   const [why] = verdict.reasons;
   return say`${why?.text ?? ''}${why?.figure ? say`, ${why.figure}` : ''}${ended ? `; ${ended}` : ''}`;
 }
 
-/** The tank was held on the bench. */
+/** Fuels whose vapour presses worth reckoning; of the others hardly any comes off in a shop. */
+const GIVES_OFF = 21;
+
+/**
+ * A hold with all that its maker knew of the tank: free volume, the fuel below, what is behind it.
+ *
+ * @example holdCompleted(state, body).volume // { lo: 74, hi: 98 }
+ */
+export function holdCompleted(state: Facts, body: HeldBody): HeldBody {
+  const volume = freeVolume(state);
+  const { holdMost: most } = state.vehicle.tank;
+  const over = fuels[state.vehicle.fuel].flash.below < GIVES_OFF ? { ...PETROL_REID } : { lo: 0, hi: 0 };
+  return {
+    ...body,
+    ...(body.volume || body.push || !volume ? {} : { volume }),
+    ...(body.most || !most ? {} : { most }),
+    ...(body.aired || body.over ? {} : { over }),
+    ...(body.joints ? {} : { joints: openingsHeld(state, body.where ?? 'bench') }),
+  };
+}
+
+/** The tank was held, on the bench or at home. */
 export const held = defineKind<'held', HeldBody, HoldSlice, Facts>({
   kind: 'held',
   version: 1,
@@ -120,17 +185,21 @@ export const held = defineKind<'held', HeldBody, HoldSlice, Facts>({
     // A push that no gauge could tell is refused while it can still be mended.
     judgeHeld(body);
   },
-  complete: (state, body) => {
-    const volume = freeVolume(state);
-    return body.volume || body.push || !volume ? body : { ...body, volume };
-  },
+  complete: holdCompleted,
   apply: (own, body, { moment: { id, by, at, knew } }) => {
     const { verdict } = judgeHeld(body);
-    if (verdict.outcome === 'good') for (const one of own.holds) if (knew(one.id)) one.tightSince = true;
-    own.holds.push(castDraft({ id, by, at, verdict, ended: null, tightSince: false }));
+    const { where = 'bench', joints = [], readings } = body;
+    if (verdict.outcome === 'good')
+      for (const one of own.holds) if (knew(one.id) && one.where === where) one.tightSince = true;
+    const vacuum = readings[0]![1] < 0;
+    own.holds.push(castDraft({ id, by, at, verdict, ended: null, tightSince: false, where, vacuum, joints }));
   },
-  touches: () => ({ reads: [UNIT], writes: ['hold'] }),
-  words: (body) => `held on the bench, ${inWords(say`${roundTo(body.readings.at(-1)![0], 1)} s`)}`,
+  touches: ({ joints = [] }) => ({
+    reads: [UNIT, ...new Set(joints.map((id) => id.slice(0, id.lastIndexOf('@'))))],
+    writes: ['hold'],
+  }),
+  words: (body) =>
+    `held ${body.where === 'home' ? 'at home' : 'on the bench'}, ${inWords(say`${roundTo(body.readings.at(-1)![0], 1)} s`)}`,
   arbitrary: (f) =>
     f.record({
       readings: f.constantFrom<[number, number][]>(

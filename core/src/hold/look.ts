@@ -1,7 +1,8 @@
 import { tQuantile } from './student.ts';
 import { diameters } from './holes.ts';
 import { lineThrough } from './line.ts';
-import { areaOf, airThrough, KELVIN } from './orifice.ts';
+import { asAt, gasPerKelvin, strongest, vapourHides } from './gas.ts';
+import { areaOf, airThrough } from './orifice.ts';
 import type { HoldRun } from './types.ts';
 
 /** Risk that either word is wrong; common practice, no source. */
@@ -40,9 +41,20 @@ export const driftOf = (run: HoldRun, pascals: number): number => perKelvin(run,
 
 const kelvinsOf = ({ ends }: HoldRun): number => (ends === undefined ? KELVINS.unread : KELVINS.read);
 
-/** ∂p/∂T of dry air shut in, Pa/K. @example perKelvin(run, 3487) // 357.5 at 20 °C */
-export const perKelvin = ({ outside, celsius }: Pick<HoldRun, 'outside' | 'celsius'>, pascals: number): number =>
-  (outside.hi + pascals) / (celsius + KELVIN);
+/** Is it held under vacuum? */
+export const underVacuum = ({ readings }: Pick<HoldRun, 'readings'>): boolean => readings[0]![1] < 0;
+
+/** Pa over the air, by how far it is from the air. */
+const signed = (run: Pick<HoldRun, 'readings'>, pascals: number): number => (underVacuum(run) ? -pascals : pascals);
+
+/**
+ * ∂p/∂T of what is shut in, Pa/K, at the most; over petrol its vapour’s besides.
+ *
+ * @param pascals over the air, or under it
+ * @example perKelvin(run, 3487) // 357.5 at 20 °C, dry
+ */
+export const perKelvin = (run: Pick<HoldRun, 'outside' | 'celsius' | 'over' | 'readings'>, pascals: number): number =>
+  gasPerKelvin({ pascals: run.outside.hi + signed(run, pascals), celsius: run.celsius, reid: strongest(run.over) });
 
 /** Share of the risk of the j-th look: all of them together stay under it. */
 const quantile = (j: number, readings: number): number => tQuantile(1 - RISK / (j * (j + 1)), readings - 2);
@@ -66,7 +78,7 @@ export function lookAt(run: HoldRun, readings: HoldRun['readings'], j: number): 
   const { slope: rise, middle: root, residual, spread } = lineThrough(rootsOf(run, readings));
   const pascals = root ** 2;
   const sigma = Math.max(residual, run.step / (2 * root) / Math.sqrt(12));
-  const shift = driftOf(run, pascals) / (2 * root * elapsed);
+  const shift = (driftOf(run, pascals) + seasonOf(run)) / (2 * root * elapsed);
   const error = sigma / Math.sqrt(spread);
   // Two readings of a thermometer err by chance; what nobody read is a bound.
   const t = quantile(j, readings.length);
@@ -79,25 +91,40 @@ export function lookAt(run: HoldRun, readings: HoldRun['readings'], j: number): 
   return { slope, half, limit, from: root + (slope * elapsed) / 2, said, error, shift, sigma };
 }
 
+/** Pa that lie between the summer’s petrol and the winter’s, for what a thermometer showed. */
+function seasonOf({ over, ends, celsius, outside }: HoldRun): number {
+  if (!over || strongest(over) === null || ends === undefined) return 0;
+  const [mild, strong] = [over.lo, over.hi].map((reid) =>
+    gasPerKelvin({ pascals: outside.hi, celsius: (celsius + ends) / 2, reid }),
+  ) as [number, number];
+  return (Math.abs(ends - celsius) * (strong - mild)) / 2;
+}
+
 /** Time and √p, as it would have been at the temperature it began with. */
 function rootsOf(run: HoldRun, readings: HoldRun['readings']): [number, number][] {
-  const kelvin = run.celsius + KELVIN;
+  const { celsius, over, outside } = run;
   const [begins, whole] = [run.readings[0]![0], run.readings.at(-1)![0] - run.readings[0]![0]];
-  const warmed = run.ends === undefined ? 0 : run.ends - run.celsius;
+  const warmed = run.ends === undefined ? 0 : run.ends - celsius;
+  const reid = over && strongest(over) !== null ? (over.lo + over.hi) / 2 : null;
   return readings.map(([at, pa]) => {
-    const now = kelvin + (warmed * (at - begins)) / whole;
-    return [at, Math.sqrt(Math.max(0, ((run.outside.lo + pa) * kelvin) / now - run.outside.lo))];
+    const now = celsius + (warmed * (at - begins)) / whole;
+    const inside = asAt({ pascals: outside.lo + pa, celsius: now, to: celsius, reid });
+    return [at, Math.sqrt(Math.max(0, signed(run, inside - outside.lo)))];
   });
 }
 
 /** How fast √p falls through the limit hole at either end of volume and air outside, √Pa/s. @example limitOf(run, 3487) */
 export function limitOf(run: HoldRun, pascals: number): { lo: number; hi: number } {
-  const { hole, celsius, volume } = run;
+  const { hole, celsius, volume, over } = run;
+  const gauge = signed(run, pascals);
   const fall = (litres: number, outside: number) => {
-    const through = airThrough({ gauge: pascals, outside, celsius }) * areaOf(diameters[hole]);
+    const through = airThrough({ gauge, outside, celsius }) * areaOf(diameters[hole]);
     return (through * outside) / (2 * (litres / 1000) * Math.sqrt(pascals));
   };
-  return { lo: fall(volume.hi, run.outside.lo), hi: fall(volume.lo, run.outside.hi) };
+  // Vapour that fills up what went out hides a part of it; what is drawn in from outside is air.
+  const reid = gauge > 0 ? strongest(over) : null;
+  const hides = reid === null ? 1 : vapourHides({ pascals: run.outside.lo + pascals, celsius, reid });
+  return { lo: fall(volume.hi, run.outside.lo) / hides, hi: fall(volume.lo, run.outside.hi) };
 }
 
 /**

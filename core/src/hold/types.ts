@@ -1,10 +1,11 @@
 import type { Verdict } from '../verdict/index.ts';
 import type { HoleName } from './holes.ts';
+import type { Reid } from './gas.ts';
 import type { FreeVolume } from './volume.ts';
 
-/** A tank under a little pressure, aired and plugged, and what the gauge showed. */
+/** A tank under a little pressure or vacuum, shut off, and what the gauge showed. */
 export interface HoldRun {
-  /** s since it began and Pa over the air, one after the other. */
+  /** s since it began and Pa over the air, one after the other; below zero: vacuum. */
   readings: readonly (readonly [number, number])[];
   /** Smallest step of the gauge, Pa. */
   step: number;
@@ -20,6 +21,10 @@ export interface HoldRun {
   hole: HoleName;
   /** Is the tank drained and aired, so that no vapour stands in it? */
   aired: boolean;
+  /** Over petrol that stands in balance with its vapour: what is known of it. Left out: nobody said. */
+  over?: Reid;
+  /** Pa that the file allows this tank; left out: what any tank bears. */
+  most?: number;
 }
 
 /** A hold, judged. */

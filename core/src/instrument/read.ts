@@ -4,7 +4,7 @@ import { InputError } from '../errors/index.ts';
 import { airThrough, areaOf } from '../hold/index.ts';
 import type { JobState } from '../job/index.ts';
 import { ATMOSPHERE, ownUnit } from '../quantity/index.ts';
-import { hiddenTruth, type HiddenTruth } from '../truth/index.ts';
+import { hiddenTruth } from '../truth/index.ts';
 import { nowOf } from './now.ts';
 import { instruments, type Channel, type InstrumentKind, type Reading } from './types.ts';
 
@@ -79,7 +79,7 @@ function valueOf(
     case 'pressureGauge':
       return channel === 'outlet' ? run().bar : now.pressure / 100;
     case 'tankGauge':
-      return heldAt(truth, moved / 1000);
+      return heldAt({ leak: truth.leak, air: Math.max(1, truth.airLitres - now.litres) }, moved / 1000);
     case 'gasMeter':
       return now.lel;
     case 'flowCounter':
@@ -110,10 +110,10 @@ function valueOf(
 /** Pumped up by hand to here, Pa. */
 const PUMPED = 13.5 * 249.08891;
 
-/** What the plugged tank still holds so many seconds after it was pumped up; inH2O. */
-function heldAt({ leak, airLitres }: HiddenTruth, seconds: number): number {
+/** What a tank with so many litres of air in it, shut off, still holds so many seconds after it was pumped up; inH2O. */
+function heldAt({ leak, air }: { leak: number; air: number }, seconds: number): number {
   const outside = { gauge: PUMPED, outside: ATMOSPHERE, celsius: 20 };
-  const fall = (airThrough(outside) * areaOf(leak / 1000) * ATMOSPHERE) / (2 * (airLitres / 1000) * Math.sqrt(PUMPED));
+  const fall = (airThrough(outside) * areaOf(leak / 1000) * ATMOSPHERE) / (2 * (air / 1000) * Math.sqrt(PUMPED));
   return ownUnit(Math.max(0, Math.sqrt(PUMPED) - fall * seconds) ** 2, 'pressure', 'inH2O');
 }
 

@@ -53,7 +53,9 @@ import {
   takenOut,
 } from '../ledger/index.ts';
 import { lineHeld, searched, valveTried } from '../vacuum/index.ts';
-import { refillRead } from '../wiring/index.ts';
+import { bondRead, refillRead, wireJoined, wireTried } from '../wiring/index.ts';
+import { codesRead, engineStarted } from '../start/index.ts';
+import { dayEnded } from '../dayEnd/index.ts';
 import { HERE, KIT } from '../needed/index.ts';
 import { approval, complaintAgain, complaintTest, identity, opened, shopFigures } from '../order/index.ts';
 import { pickupPlanned, screensKnown } from '../pickup/index.ts';
@@ -152,6 +154,12 @@ export const kinds = [
   hoseRuns,
   clampPut,
   refillRead,
+  wireTried,
+  bondRead,
+  wireJoined,
+  engineStarted,
+  codesRead,
+  dayEnded,
   valveTried,
   searched,
   lineHeld,

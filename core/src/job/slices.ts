@@ -20,6 +20,8 @@ import { answersSlice } from '../questions/index.ts';
 import { signingSlice } from '../signing/index.ts';
 import { fuelSlice } from '../tank/index.ts';
 import { vacuumSlice } from '../vacuum/index.ts';
+import { dayEndSlice } from '../dayEnd/index.ts';
+import { startSlice } from '../start/index.ts';
 import { wiringSlice } from '../wiring/index.ts';
 import { vehicleSlice } from '../vehicle/index.ts';
 
@@ -47,6 +49,8 @@ export const slices = [
   hoseSlice,
   vacuumSlice,
   wiringSlice,
+  startSlice,
+  dayEndSlice,
   gatesSlice,
   signingSlice,
 ] as const;

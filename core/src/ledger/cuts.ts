@@ -2,7 +2,7 @@ import { commonPractice } from '../basis/index.ts';
 import type { Verdict } from '../verdict/index.ts';
 
 /** What is cut and can't be made whole again. */
-export const cutKinds = ['hose', 'pipe', 'clamp', 'fastener', 'body'] as const;
+export const cutKinds = ['hose', 'pipe', 'clamp', 'fastener', 'body', 'wire'] as const;
 /** Something that is cut open to get at the tank. */
 export type CutKind = (typeof cutKinds)[number];
 
@@ -32,6 +32,11 @@ export const triedFirst: Record<CutKind, readonly string[]> = {
     'tank lowered as far as it goes',
     'longer extension, or a wheel off',
     'way past it by a tilt',
+  ],
+  wire: [
+    'its plug looked for further along, in the boot or behind a lamp',
+    'its clips undone for more length',
+    'the plug pushed out of its shell, pin by pin',
   ],
 };
 

@@ -192,7 +192,8 @@ function openDebts(state: LedgerSlice): Debt[] {
 
 const cutDebts = (state: LedgerSlice & LedgerFacts): Debt[] =>
   state.cuts
-    .filter((cut) => !state.replaced[cut.id])
+    // A wire is made good once it was joined and tried; its own subject owes that.
+    .filter((cut) => cut.what !== 'wire' && !state.replaced[cut.id])
     .map((cut) => ({
       id: cut.id,
       key: cut.id,

@@ -1,2 +1,2 @@
 export { battery, keyOff, keyOn, vehicleMoved } from './kinds.ts';
-export { powerSlice } from './slice.ts';
+export { powerSlice, type PowerSlice } from './slice.ts';

@@ -1,3 +1,4 @@
 export { judgeJoint } from './judge.ts';
-export { jointSeen, jointsToSee, proofSlice, type Joint } from './kinds.ts';
-export { proofLitres, TO_PUSH, walkOf, wetsOf, type WalkPlace, type Wets } from './walk.ts';
+export { jointSeen, jointsLeft, jointsToSee, proofSlice, type Joint, type ProofSlice } from './kinds.ts';
+export { proofLitres, walkOf, type WalkPlace } from './walk.ts';
+export { TO_PUSH, wetsOf, type Wets } from './wets.ts';

@@ -1,25 +1,14 @@
-import { IsArray, IsIn, IsOptional, IsString, Length, MaxLength } from 'class-validator';
 import { castDraft } from 'immer';
 import { defineKind, defineSlice, type Debt, type Stamp } from '../kernel/index.ts';
-import { anyKey, closedOpenings, knownClosed, type LedgerSlice, type Opening } from '../ledger/index.ts';
-import { inWords } from '../quantity/index.ts';
-import { fluidLines, keyOf, type VehicleSlice } from '../vehicle/index.ts';
+import { heldTight, ringOpening, type HoldSlice } from '../hold/index.ts';
+import { anyKey, closedOpenings, knownClosed, type LedgerSlice } from '../ledger/index.ts';
+import { say, type Sentence } from '../quantity/index.ts';
+import type { FuelSlice } from '../tank/index.ts';
+import { fileName, fluidLines, keyOf, lineOf, splitKey, UNIT, type VehicleSlice } from '../vehicle/index.ts';
 import type { Verdict } from '../verdict/index.ts';
+import { JointSeenBody } from './bodies.ts';
 import { judgeJoint } from './judge.ts';
-
-/** A joint looked at: wiped dry before, wet with pressure on or not, and what was seen. */
-export class JointSeenBody {
-  /** Ledger key. */
-  @IsString() @Length(3, 90) key!: string;
-  /** What was seen. */
-  @IsIn(['dry', 'weeps', 'drips', 'hidden']) seen!: 'dry' | 'weeps' | 'drips' | 'hidden';
-  /** Things done before the look: wiped dry, wet with fuel or pressure. */
-  @IsArray() @IsIn(['wiped', 'wet'], { each: true }) checks!: ('wiped' | 'wet')[];
-  /** In words. */
-  @IsOptional() @IsString() @MaxLength(300) words?: string;
-  /** Openings it answers; left out: all its maker knew. */
-  @IsOptional() @IsArray() @IsString({ each: true }) openings?: string[];
-}
+import { wetsOf } from './wets.ts';
 
 /** A joint as it was last seen. */
 export interface Joint extends Stamp {
@@ -38,21 +27,46 @@ export interface Joint extends Stamp {
 }
 
 /** Joints that were looked at. */
-interface ProofSlice {
+export interface ProofSlice {
   /** Every look that still counts. */
   joints: readonly Joint[];
 }
 
 type Facts = VehicleSlice & LedgerSlice;
+type Sees = Facts & FuelSlice & HoldSlice;
 
-/** Openings of joints that carry fuel or vapour and are closed: each must be seen dry. */
-const openingsToSee = ({ vehicle, openings }: Facts): Opening[] =>
-  fluidLines(vehicle).flatMap((line) =>
-    openings.filter((o) => o.key === keyOf('line', line.id) && o.closedIn !== null),
-  );
+/** A closing that a look, or a hold, has to answer. */
+interface ToSee {
+  /** Id of the opening. */
+  id: string;
+  /** Ledger key. */
+  key: string;
+  /** As people call it. */
+  name: string;
+}
+
+/** Openings of joints that carry fuel or vapour and are closed, and the ring: each must be seen dry. */
+const openingsToSee = ({ vehicle, openings, rings }: Facts): ToSee[] => {
+  const ring = ringOpening({ rings });
+  return [
+    ...fluidLines(vehicle).flatMap((line) =>
+      openings.filter((o) => o.key === keyOf('line', line.id) && o.closedIn !== null),
+    ),
+    ...(ring === null ? [] : [{ id: ring, key: UNIT, name: fileName(vehicle, UNIT) ?? UNIT }]),
+  ];
+};
 
 /** Joints that carry fuel or vapour and were opened, each to be seen dry at the end. @example jointsToSee(state) // ['line:feed'] */
 export const jointsToSee = (state: Facts): string[] => [...new Set(openingsToSee(state).map((o) => o.key))];
+
+/** Of those, what neither a look nor a hold has proved. @example jointsLeft(state) // ['line:filler'] */
+export const jointsLeft = (state: Facts & ProofSlice & HoldSlice): string[] => [
+  ...new Set(
+    openingsToSee(state)
+      .filter(({ id }) => !heldTight(state, id) && lookAt(state, id)?.verdict.outcome !== 'good')
+      .map(({ key }) => key),
+  ),
+];
 
 const gravity = { good: 0, doubtful: 1, unknown: 2, bad: 3 } as const;
 
@@ -64,33 +78,48 @@ function lookAt({ joints }: ProofSlice, opening: string): Joint | undefined {
 }
 
 /** Holds what was seen of joints. */
-export const proofSlice = defineSlice<ProofSlice, Facts>({
+export const proofSlice = defineSlice<ProofSlice, Sees>({
   name: 'proof',
   start: () => ({ joints: [] }),
   owes: (state): Debt[] =>
     openingsToSee(state).flatMap((opening) => {
       const joint = lookAt(state, opening.id);
-      const owe = (text: string): Debt[] => [
-        { id: `seen:${opening.id}`, key: `joint:${opening.key}`, text: `${opening.name}${text}` },
+      const owe = (text: Sentence): Debt[] => [
+        { id: `seen:${opening.id}`, key: `joint:${opening.key}`, text: say`${opening.name}${text}` },
       ];
+      // A drop that was seen outweighs a gauge that stood still.
+      if (joint?.verdict.outcome !== 'bad' && heldTight(state, opening.id)) return [];
       if (!joint) return owe(' was not looked at');
       if (joint.verdict.outcome === 'good') return [];
-      return owe(`: ${joint.verdict.reasons.map((r) => inWords(r.text)).join(', ')}`);
+      return owe(say`: ${joint.verdict.reasons[0]?.text ?? ''}`);
     }),
 });
 
+/** The ring’s closing, as the maker of a look knew it. */
+const ringKnown = ({ rings }: Pick<LedgerSlice, 'rings'>, knew: (id: string) => boolean): string[] => {
+  const ring = ringOpening({ rings: rings.filter((one) => knew(one.in)) });
+  return ring === null ? [] : [ring];
+};
+
 /** A joint is looked at. */
-export const jointSeen = defineKind<'jointSeen', JointSeenBody, ProofSlice, Facts>({
+export const jointSeen = defineKind<'jointSeen', JointSeenBody, ProofSlice, Sees>({
   kind: 'jointSeen',
   version: 1,
   Body: JointSeenBody,
-  complete: (state, body) => (body.openings ? body : { ...body, openings: closedOpenings(state, body.key) }),
-  apply: (own, { key, seen, checks, words, openings }, { moment, facts }) => {
-    const answers = openings ?? knownClosed(facts, key, moment);
+  complete: (state, body) => {
+    const { lo, hi } = state.fuel.aboard;
+    const openings = body.key === UNIT ? ringKnown(state, () => true) : closedOpenings(state, body.key);
+    return { aboard: { lo: Math.max(0, lo), hi: Math.max(0, hi) }, openings, ...body };
+  },
+  apply: (own, { key, seen, checks, words, openings, aboard }, { moment, facts }) => {
+    const known = key === UNIT ? ringKnown(facts, moment.knew) : knownClosed(facts, key, moment);
     const { id, by, at } = moment;
     // A later look takes the place of those its maker knew.
     own.joints = own.joints.filter((j) => j.key !== key || !moment.knew(j.id));
-    const verdict = judgeJoint({ seen, checks });
+    const behind = aboard && { wets: wetsOf({ vehicle: facts.vehicle, fuel: { aboard } }, key), aboard };
+    const fitting = lineOf(facts.vehicle, splitKey(key).id)?.fitting;
+    const verdict = judgeJoint({ seen, checks }, { behind, fitting });
+    const answers = openings ?? known;
     own.joints.push(castDraft({ key, openings: answers, seen, checks, words: words ?? null, id, by, at, verdict }));
   },
   touches: ({ key }) => ({ reads: [key], writes: [`seen:${key}`] }),

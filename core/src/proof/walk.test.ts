@@ -1,8 +1,9 @@
 import { exactly } from '../estimate/index.ts';
 import { inWords } from '../quantity/index.ts';
+import { completed, owed, type Bodies } from '../job/index.ts';
 import { tell } from '../job/testing.ts';
 import { archetypes, type VehicleFile } from '../vehicle/index.ts';
-import { proofLitres, walkOf, wetsOf } from './index.ts';
+import { judgeJoint, proofLitres, walkOf, wetsOf } from './index.ts';
 
 /** Feed and vent from the shaft side at once, the filler from the arch; 80 L, 3 of them out of reach. */
 const places: Record<string, string> = { feed: 'front, shaft side', vent: 'front, shaft side', filler: 'left arch' };
@@ -70,5 +71,90 @@ describe('the smallest fill that proves what is left', () => {
     expect(proofLitres(job.state)).toBeNull();
     job.say('jointSeen', { key: 'line:feed', seen: 'weeps', checks: [] });
     expect(proofLitres(job.state)).not.toBeNull();
+  });
+});
+
+describe('never good while nothing stood or was pumped behind it', () => {
+  const dry = (job: ReturnType<typeof opened>, key: string) => {
+    const body = { key, seen: 'dry', checks: ['wiped', 'wet'] };
+    job.say('jointSeen', completed(job.state, 'jointSeen', body) as Bodies['jointSeen']);
+  };
+  const owes = (job: ReturnType<typeof opened>) =>
+    owed(job.state)
+      .filter(({ key }) => key.startsWith('joint:'))
+      .map(({ key, text }) => `${key.slice(6)}${inWords(text).includes('nothing stood') ? ' nothing stood' : ''}`);
+  test('a filler seen dry over eight litres is not proved; the feed is', () => {
+    const job = opened('filler', 'feed');
+    job.say('fill', { litres: 9, from: 'new' });
+    dry(job, 'line:filler');
+    dry(job, 'line:feed');
+    expect(owes(job)).toEqual(['line:filler nothing stood']);
+    job.say('fill', { litres: 70, from: 'new' });
+    dry(job, 'line:filler');
+    expect(owes(job)).toEqual([]);
+  });
+  test('litres nobody is sure of may be enough: the look is believed', () => {
+    const job = tell({ complaint: 'pump', vehicle: van, gauge: 0.1 });
+    job.say('cleared', { key: 'line:feed' });
+    job.say('made', { key: 'line:feed' });
+    expect(wetsOf(job.state, 'line:feed')).toMatchObject({ now: false, perhaps: true });
+    dry(job, 'line:feed');
+    expect(owes(job)).toEqual([]);
+  });
+  test('the ring, opened and closed again, has to be seen too', () => {
+    const job = opened('feed');
+    job.say('ring', { state: 'closed', newSeal: true });
+    expect(owes(job)).toEqual(['line:feed']);
+    job.say('ring', { state: 'opened' });
+    job.say('ring', { state: 'closed', newSeal: true });
+    expect(owes(job)).toEqual(['line:feed', 'unit:unit']);
+    job.say('fill', { litres: 78, from: 'new' });
+    dry(job, 'unit:unit');
+    expect(owes(job)).toEqual(['line:feed']);
+    // Closed once more: the look belongs to the closing before.
+    job.say('ring', { state: 'opened' });
+    job.say('ring', { state: 'closed', newSeal: true });
+    expect(owes(job)).toEqual(['line:feed', 'unit:unit']);
+  });
+  const hold = (by: number, where: 'bench' | 'home') => ({
+    where,
+    readings: Array.from({ length: 64 }, (_, i): [number, number] => [i, (58 - by * i) ** 2]),
+    step: 5,
+    celsius: 18,
+    height: 0,
+    hole: '0.020' as const,
+    aired: true,
+    volume: { lo: 90, hi: 95 },
+  });
+  const held = (job: ReturnType<typeof opened>, by: number, where: 'bench' | 'home') =>
+    job.say('held', completed(job.state, 'held', hold(by, where)) as Bodies['held']);
+  test('a hold at home proves filler, vent and ring, never the feed; opened again it proves nothing', () => {
+    const job = opened('filler', 'vent', 'feed');
+    job.say('ring', { state: 'opened' });
+    job.say('ring', { state: 'closed', newSeal: true });
+    held(job, 0, 'home');
+    expect(owes(job)).toEqual(['line:feed']);
+    job.say('cleared', { key: 'line:vent' });
+    job.say('made', { key: 'line:vent' });
+    expect(owes(job)).toEqual(expect.arrayContaining(['line:feed', 'line:vent', 'line:filler', 'unit:unit']));
+  });
+  test('on the bench it proves the ring alone; one that leaks proves nothing; a drop outweighs a gauge', () => {
+    const job = opened('filler');
+    job.say('ring', { state: 'opened' });
+    job.say('ring', { state: 'closed', newSeal: true });
+    held(job, 0.4, 'home');
+    expect(owes(job)).toEqual(['line:filler', 'unit:unit']);
+    held(job, 0, 'bench');
+    expect(owes(job)).toEqual(['line:filler']);
+    held(job, 0, 'home');
+    expect(owes(job)).toEqual([]);
+    job.say('jointSeen', { key: 'line:filler', seen: 'drips', checks: [] });
+    expect(owes(job)).toEqual(['line:filler']);
+  });
+  test('what to do about a wet joint follows how it is held together', () => {
+    const next = (fitting: 'push-tab' | 'ear-clamp') =>
+      inWords(judgeJoint({ seen: 'weeps', checks: [] }, { fitting }).next[0]!);
+    expect(next('push-tab')).toMatch(/both tabs click/);
+    expect(next('ear-clamp')).toMatch(/never squeezed twice/);
   });
 });

@@ -49,6 +49,7 @@ export function fileName(vehicle: VehicleFile, key: string): string | null {
   if (kind === 'line') return lineOf(vehicle, id)?.name ?? null;
   if (kind === 'support') return supportOf(vehicle, id)?.name ?? null;
   if (kind === 'obstruction') return obstructionOf(vehicle, id)?.name ?? null;
+  if (kind === 'unit') return 'ring over the unit';
   if (kind === 'rubber') return forgottenRubbers.find((one) => one.id === id)?.name ?? null;
   if (kind === 'part') return unitOf(vehicle).parts.find((part) => part.id === id)?.name ?? null;
   if (kind !== 'clip') return null;

@@ -247,6 +247,8 @@ export interface VehicleFile {
     unusable: Range;
     /** Where the pick-up takes fuel, mm from the lowest corner at the first end; null when nobody knows. */
     outlet?: { x: number; y: number; z: number } | null;
+    /** Pa, pressure or vacuum, that its service information allows on it; left out: what any tank bears. */
+    holdMost?: number;
     /** As `fuelSystem.sealed`, from before there was one. */
     sealed?: boolean;
   };

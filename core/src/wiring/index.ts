@@ -10,4 +10,6 @@ export {
   type Wire,
 } from './wire.ts';
 export { groundOff, judgeRefill, type RefillStep } from './refill.ts';
-export { refillRead, wiringSlice, type WiringSlice } from './kinds.ts';
+export { bondRead, refillRead, wireJoined, wireTried, wiringSlice, type WiringSlice } from './kinds.ts';
+export { JOINTS, WIRE_SEEN, type WireSeen } from './bodies.ts';
+export { judgeJoined } from './joined.ts';

@@ -1,4 +1,4 @@
-import { commonPractice, computed, fromMemory } from '../basis/index.ts';
+import { commonPractice, computed, fromMemory, measured } from '../basis/index.ts';
 import { InputError } from '../errors/index.ts';
 import { roundTo } from '../estimate/index.ts';
 import { verdictFrom, type Found, type Verdict } from '../verdict/index.ts';
@@ -51,6 +51,8 @@ export interface Wire {
   back: 'wire' | 'chassis';
   /** A of its fuse; left out: not looked at. */
   fuse?: number | undefined;
+  /** V measured in the feed, pump running; left out: reckoned from its length. */
+  feed?: number | undefined;
   /** V measured in the ground, pump running; left out: not measured. */
   ground?: number | undefined;
 }
@@ -80,14 +82,29 @@ export function groundOhms(volts: number, amps: number): number {
 /**
  * Is this wire thick enough, its fuse right, its ground sound? Feed at most half a volt, ground a tenth.
  *
+ * @param seen what is wrong with it by eye and hand
  * @example judgeWire({ amps: 6, metres: 4, gauge: 18, back: 'chassis', fuse: 15 }).outcome // 'bad': the fuse is more than the wire carries
  */
-export function judgeWire(wire: Wire): Verdict {
+export function judgeWire(wire: Wire, seen: readonly string[] = []): Verdict {
   const { amps, gauge, fuse, ground, metres } = wire;
   const basis = commonPractice;
-  const feed = lostIn({ ...wire, back: 'chassis' });
+  const reckoned = lostIn({ ...wire, back: 'chassis' });
+  // What was measured outranks what copper of that length would lose.
+  const feed = wire.feed ?? reckoned;
   const carries = CARRIES[String(gauge)]!;
-  const found: Found[] = [];
+  const found: Found[] = seen.map((text) => ({
+    outcome: 'bad',
+    text,
+    next: 'mend it first, then measure again',
+  }));
+  if (wire.feed !== undefined && wire.feed > 1.5 * reckoned + 0.1)
+    found.push({
+      outcome: 'doubtful',
+      text: 'more is lost than copper of that length loses: a bad joint on the way',
+      figure: `${roundTo(wire.feed, 0.01)} V`,
+      limit: `${roundTo(reckoned, 0.01)} V reckoned`,
+      next: 'volts at each plug on the way, pump running: where does it fall?',
+    });
   const thicker = [...gauges]
     .reverse()
     .find((one) => lostIn({ ...wire, gauge: one, back: 'chassis' }) <= LOST.feed && CARRIES[String(one)]! >= amps);
@@ -108,7 +125,7 @@ export function judgeWire(wire: Wire): Verdict {
       text: 'too much is lost in the feed',
       figure: `${roundTo(feed, 0.01)} V`,
       limit: `${LOST.feed} V`,
-      basis: computed('L · I · R of copper, ASTM B258'),
+      basis: wire.feed === undefined ? computed('L · I · R of copper, ASTM B258') : measured,
       next,
     });
   if (fuse !== undefined && fuse > carries)

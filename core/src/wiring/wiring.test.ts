@@ -8,6 +8,7 @@ import {
   groundOff,
   groundOhms,
   judgeBond,
+  judgeJoined,
   judgeRefill,
   judgeWire,
   lostIn,
@@ -167,5 +168,44 @@ describe('in the log', () => {
     [{ ohms: 40, open: true }, 'open'],
   ])('%j is refused with its field', (body, field) => {
     expect(() => checkBody('refillRead', body)).toThrow(field);
+  });
+});
+
+describe('wires, found and mended', () => {
+  const debts = (job: ReturnType<typeof tell>) =>
+    owed(job.state)
+      .filter(({ key }) => key === 'wire' || key === 'bond' || key.startsWith('cut:'))
+      .map(({ key, text }) => `${key.split(':')[0]}: ${inWords(text)}`);
+  const sound = { amps: 6, metres: 4, gauge: 14, back: 'chassis' } as const;
+  test('what is bad of the wire or the bond is owed until it was read again and good', () => {
+    const job = tell({ complaint: 'pump', vehicle: file });
+    job.say('wireTried', { ...sound, ground: 0.3 });
+    job.say('bondRead', { ohms: 200 });
+    expect(debts(job)).toEqual([
+      'wire: wire to the pump: the ground is not sound',
+      'bond: bond of the neck: a charge from the nozzle does not run off the neck',
+    ]);
+    job.say('wireTried', { ...sound, ground: 0.04, seen: ['chafe'] });
+    expect(debts(job)[0]).toBe('wire: wire to the pump: chafed, or lying on an edge');
+    job.say('wireTried', { ...sound, ground: 0.04, seen: [] });
+    job.say('bondRead', { ohms: 0.3 });
+    expect(debts(job)).toEqual([]);
+  });
+  test('a wire cut on the way is owed until it was joined, tugged and tried', () => {
+    const job = tell({ complaint: 'pump', vehicle: file });
+    const id = job.say('cut', { what: 'wire', where: 'at the hitch', tried: [] });
+    const cut = `cut:${id}`;
+    expect(debts(job)).toEqual(['cut: wire cut at the hitch: not joined and tried yet']);
+    job.say('wireJoined', { cut, how: 'sleeve', tugged: true, tried: false });
+    expect(debts(job)).toEqual(['cut: wire cut at the hitch: what hangs on it was not tried yet']);
+    job.say('wireJoined', { cut, how: 'sleeve', tugged: true, tried: true });
+    expect(debts(job)).toEqual([]);
+    expect(judgeJoined({ how: 'twisted', tugged: true, tried: true }).outcome).toBe('bad');
+  });
+  test('volts that were measured outrank those reckoned; far more than copper loses is a bad joint', () => {
+    const text = (wire: Parameters<typeof judgeWire>[0]) => inWords(judgeWire(wire).reasons[0]!.text);
+    expect(judgeWire({ ...sound, gauge: 18, metres: 8, feed: 0.3 }).outcome).toBe('good');
+    expect(text({ ...sound, feed: 0.45 })).toMatch(/more is lost than copper/);
+    expect(text({ ...sound, feed: 0.9 })).toMatch(/too much is lost in the feed/);
   });
 });

@@ -5,6 +5,8 @@ import { useJob } from '../../../log/useJob.ts';
 import { FitRow } from '../fit/FitRow.tsx';
 import { HoseScreen } from '../hose/HoseScreen.tsx';
 import { HosesRow } from '../hose/HosesRow.tsx';
+import { HoldRow } from '../hold/HoldRow.tsx';
+import { HoldScreen } from '../hold/HoldScreen.tsx';
 import { TankLayout } from '../tank/TankLayout.tsx';
 import { BuildRow, ConversionRow, OpeningRow, OwnerRow, PickupRow, SparkRow, StreamRow } from './AskedRows.tsx';
 import { BuildPanel } from './BuildPanel.tsx';
@@ -14,8 +16,6 @@ import { PlacePanel } from './condition/PlacePanel.tsx';
 import { SparkPanel } from './condition/SparkPanel.tsx';
 import { StreamPanel } from './evidence/StreamPanel.tsx';
 import { ConversionPanel } from './conversion/ConversionPanel.tsx';
-import { HoldRow } from './hold/HoldRow.tsx';
-import { HoldScreen } from './hold/HoldScreen.tsx';
 import { OpeningPanel } from './OpeningPanel.tsx';
 import { PartPanel } from './PartPanel.tsx';
 import { PickupPanel } from './pickup/PickupPanel.tsx';
@@ -57,7 +57,7 @@ export default function Bench() {
     return outcome === 'bad' || outcome === 'unknown';
   });
   if (search.has('hoses')) return <HoseScreen station="bench" onDone={() => setSearch({})} />;
-  if (search.has('hold')) return <HoldScreen onDone={() => setSearch({})} />;
+  if (search.has('hold')) return <HoldScreen where="bench" onDone={() => setSearch({})} />;
   return (
     <TankLayout
       station="bench"
@@ -83,7 +83,7 @@ export default function Bench() {
           <FitRow />
           <VacuumRow />
           <HosesRow onHoses={() => setSearch({ hoses: '' })} />
-          {state.out && <HoldRow onHold={() => setSearch({ hold: '' })} />}
+          {state.out && <HoldRow where="bench" onHold={() => setSearch({ hold: '' })} />}
           <PickupRow onPickup={() => setHand('pickup')} />
           <ConversionRow onConversion={() => setHand('conversion')} />
           <StreamRow onStream={() => setHand('stream')} />

@@ -1,17 +1,23 @@
 import {
+  inWords,
+  jointsLeft,
   jointsToSee,
   litres,
   nameOf,
+  owed,
   proofLitres,
   rounded,
   walkOf,
+  wetsOf,
   type Joint,
   type WalkPlace,
 } from '@iron-cradle/core';
 import { useState } from 'react';
 import { useJob } from '../../../log/useJob.ts';
+import { Shape } from '../../../look/Shapes.tsx';
 import { Tag } from '../../../look/Tag.tsx';
 import { useNames } from '../../../net/queries.ts';
+import { HoldRow } from '../hold/HoldRow.tsx';
 import { VerdictView } from '../../../ui/VerdictView.tsx';
 import { useWords } from '../../../ui/Words.tsx';
 
@@ -24,7 +30,7 @@ const SEEN: { value: Joint['seen']; label: string }[] = [
 ];
 
 /** Joint by joint: one wipe round, then one look from each place of the head; what can be proved now, and what wants it fuller. */
-export function Joints() {
+export function Joints({ onHold }: { onHold: () => void }) {
   const { state } = useJob();
   const words = useWords();
   const [wiped, setWiped] = useState(false);
@@ -63,6 +69,11 @@ export function Joints() {
           </button>
         </div>
       )}
+      {jointsToSee(state).some((key) => wetsOf(state, key).byHold) && (
+        <div className="pb-3">
+          <HoldRow where="home" onHold={onHold} />
+        </div>
+      )}
       {walkOf(state).map((place) => (
         <Place key={place.place ?? place.joints[0]!.key} place={place} checks={checks} />
       ))}
@@ -70,14 +81,23 @@ export function Joints() {
   );
 }
 
-/** What is seen from one place of the head: one tap for all of it that is dry and can be proved now. */
+/** What is seen from one place of the head: one tap for all of it that is dry and can be proved now, one for what waits for a full tank. */
 function Place({ place: { place, joints }, checks }: { place: WalkPlace; checks: readonly Check[] }) {
-  const { state, enter } = useJob();
-  const open = joints.filter(
-    ({ key, wets }) => wets.now && state.joints.findLast((joint) => joint.key === key)?.verdict.outcome !== 'good',
+  const { state, enter, me } = useJob();
+  const left = jointsLeft(state);
+  const open = joints.filter(({ key, wets }) => wets.now && left.includes(key));
+  const debts = owed(state).filter(({ key }) =>
+    joints.some((joint) => !joint.wets.perhaps && key === `joint:${joint.key}`),
   );
   const allDry = async () => {
     for (const { key } of open) if (!(await enter('jointSeen', { key, seen: 'dry', checks: [...checks] }))) return;
+  };
+  const later = async () => {
+    for (const { id, text } of debts) {
+      const what = inWords(text);
+      const reason = 'wet only with a full tank';
+      if (!(await enter('deviation', { debt: id, what, reason, who: me.name, due: 'the next full tank' }))) return;
+    }
   };
   return (
     <section aria-label={place ?? 'by itself'} className="pb-4" data-place-of-head={place ?? 'alone'}>
@@ -96,6 +116,12 @@ function Place({ place: { place, joints }, checks }: { place: WalkPlace; checks:
           <OneJoint key={key} of={key} wets={wets} checks={checks} />
         ))}
       </ul>
+      {debts.length > 0 && !state.signed && (
+        <button type="button" className="btn mt-3 w-full" data-action="joints-later" onClick={() => void later()}>
+          {debts.length === 1 ? 'Not so full today: this one' : `Not so full today: these ${debts.length}`} at the next
+          full tank
+        </button>
+      )}
     </section>
   );
 }
@@ -112,6 +138,8 @@ function OneJoint({ of: key, wets, checks }: OneJointProps) {
   const words = useWords();
   const joint = state.joints.findLast((j) => j.key === key);
   const item = state.items.find((i) => i.key === key);
+  const tight = joint === undefined && !jointsLeft(state).includes(key);
+  const put = state.deviations.find(({ debt }) => debt.startsWith(`seen:${key}@`));
   return (
     <li className="py-3">
       <div className="flex items-start gap-3 pb-2">
@@ -123,12 +151,17 @@ function OneJoint({ of: key, wets, checks }: OneJointProps) {
               <VerdictView verdict={joint.verdict} compact />
               <p className="text-quiet">{name(joint.by)}</p>
             </>
+          ) : tight ? (
+            <p className="flex items-center gap-2 font-semibold text-go" data-held-tight={key}>
+              <Shape outcome="good" size={18} label="held" /> tight in the hold
+            </p>
           ) : (
             <p className="text-quiet" data-wets={wets.now ? 'now' : 'later'}>
               wet with {words(wets.text)}
-              {wets.now ? '' : ': not yet'}
+              {wets.now ? '' : wets.byHold ? ': not yet; or held under a little air' : ': not yet'}
             </p>
           )}
+          {put && <p className="font-semibold">Left: {put.due}</p>}
         </div>
       </div>
       {!state.signed && (

@@ -1,6 +1,6 @@
 import { openItems, owed, vapourFrom, type Debt } from '@iron-cradle/core';
 import { useState } from 'react';
-import { useNavigate } from 'react-router';
+import { useNavigate, useSearchParams } from 'react-router';
 import { useJob } from '../../../log/useJob.ts';
 import { Shape } from '../../../look/Shapes.tsx';
 import { Strap } from '../../../look/Strap.tsx';
@@ -9,6 +9,7 @@ import { TagSheet } from '../TagSheet.tsx';
 import { TakeBack } from '../TakeBack.tsx';
 import { TankLayout } from '../tank/TankLayout.tsx';
 import { TorqueSheet } from '../refit/TorqueSheet.tsx';
+import { HoldScreen } from '../hold/HoldScreen.tsx';
 import { Again } from './Again.tsx';
 import { Fill } from './Fill.tsx';
 import { Identity } from './Identity.tsx';
@@ -21,7 +22,9 @@ import { useWords, Words } from '../../../ui/Words.tsx';
 /** Prove: joint by joint, first fill, the complaint's own test again; then the signature. */
 export default function Prove() {
   const { state } = useJob();
+  const [search, setSearch] = useSearchParams();
   const vapour = vapourFrom(state);
+  if (search.has('hold')) return <HoldScreen where="home" onDone={() => setSearch({})} />;
   return (
     <TankLayout
       station="prove"
@@ -32,7 +35,7 @@ export default function Prove() {
           <h1 className="text-32">Prove it</h1>
           <Fill />
           <Needle />
-          <Joints />
+          <Joints onHold={() => setSearch({ hold: '' })} />
           <Again />
           <Identity />
         </div>

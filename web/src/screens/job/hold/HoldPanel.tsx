@@ -1,5 +1,7 @@
 import {
+  airJoints,
   HOLD_CAUTION,
+  HOLD_HOME_CAUTION,
   holes,
   inWords,
   readHold,
@@ -8,23 +10,24 @@ import {
   type HoldJudged,
   type HoleName,
 } from '@iron-cradle/core';
-import { Choice } from '../../../../ui/Choice.tsx';
-import { FormChoice } from '../../../../form/FormChoice.tsx';
-import { FormQuantity } from '../../../../form/FormQuantity.tsx';
-import type { EntryFormOf } from '../../../../form/useEntryForm.ts';
-import { useMainUnit } from '../../../../app/units.ts';
-import { useJob } from '../../../../log/useJob.ts';
-import { Shape } from '../../../../look/Shapes.tsx';
-import { Strap } from '../../../../look/Strap.tsx';
-import { fromWhere, useChannel } from '../../../../net/instruments.ts';
-import { ReadingsTable } from '../../../../ui/ReadingsTable.tsx';
-import { VerdictView } from '../../../../ui/VerdictView.tsx';
-import { useWords } from '../../../../ui/Words.tsx';
+import { Choice } from '../../../ui/Choice.tsx';
+import { FormChoice } from '../../../form/FormChoice.tsx';
+import { FormQuantity } from '../../../form/FormQuantity.tsx';
+import type { EntryFormOf } from '../../../form/useEntryForm.ts';
+import { useMainUnit } from '../../../app/units.ts';
+import { useJob } from '../../../log/useJob.ts';
+import { Shape } from '../../../look/Shapes.tsx';
+import { Strap } from '../../../look/Strap.tsx';
+import { fromWhere, useChannel } from '../../../net/instruments.ts';
+import { ReadingsTable } from '../../../ui/ReadingsTable.tsx';
+import { VerdictView } from '../../../ui/VerdictView.tsx';
+import { useWords } from '../../../ui/Words.tsx';
 import { Soap } from './Soap.tsx';
 import { TypedReading } from './TypedReading.tsx';
 import type { useReadings } from './useReadings.ts';
 
 interface HoldPanelProps {
+  where: 'bench' | 'home';
   form: EntryFormOf<'held'>;
   source: ReturnType<typeof useReadings>;
   judged: HoldJudged | null;
@@ -34,7 +37,7 @@ interface HoldPanelProps {
 const titles = { good: 'It holds', bad: 'It leaks', doubtful: 'Look first', unknown: 'Not decided' } as const;
 
 /** What the hold comes to, where to soap while it stands, and what it is judged by. */
-export function HoldPanel({ form, source, judged, onDone }: HoldPanelProps) {
+export function HoldPanel({ where, form, source, judged, onDone }: HoldPanelProps) {
   const { state } = useJob();
   const { from, readings } = source;
   const running = from !== null || readings.length > 0;
@@ -46,10 +49,10 @@ export function HoldPanel({ form, source, judged, onDone }: HoldPanelProps) {
       className="grid gap-4 p-4 mid:p-6"
       data-hold-outcome={judged?.verdict.outcome ?? 'none'}
     >
-      {running && judged ? <Headline judged={judged} /> : <Before />}
-      {from === 'hand' && <TypedReading onPressure={source.typed} />}
-      {running && <Soap />}
-      {!state.signed && <Facts form={form} />}
+      {running && judged ? <Headline judged={judged} /> : <Before where={where} />}
+      {from === 'hand' && <TypedReading vacuum={readings[0] ? readings[0][1] < 0 : null} onPressure={source.typed} />}
+      {running && <Soap where={where} />}
+      {!state.signed && <Facts where={where} form={form} />}
       <ReadingsTable readings={readings} name="hold" read={readHold} write={writeHold} onReadings={source.take} />
       {running && (
         <button type="button" className="btn" data-action="hold-drop" onClick={() => source.take([])}>
@@ -57,7 +60,7 @@ export function HoldPanel({ form, source, judged, onDone }: HoldPanelProps) {
         </button>
       )}
       <button type="button" className="btn" onClick={onDone}>
-        Back to the unit
+        {where === 'home' ? 'Back to the joints' : 'Back to the unit'}
       </button>
     </section>
   );
@@ -67,21 +70,24 @@ export function HoldPanel({ form, source, judged, onDone }: HoldPanelProps) {
 const inSight = (panel: HTMLElement | null) => panel?.parentElement?.scrollTo(0, 0);
 
 /** How it begins and how it ends, at the foot of the screen. */
-export function HoldMain({ form, source }: Pick<HoldPanelProps, 'form' | 'source'>) {
+export function HoldMain({ where, form, source }: Pick<HoldPanelProps, 'where' | 'form' | 'source'>) {
   const { jobId } = useJob();
   const { from, readings } = source;
   const channel = useChannel(jobId, 'tankGauge', 'hold');
   const aired = form.watch('aired') as boolean | undefined;
+  const settled = form.watch('settled') as boolean | undefined;
+  const unsaid =
+    where === 'home' ? settled === undefined && 'did it stand still first?' : aired === undefined && 'was it aired?';
   const enter = async () => {
     source.end();
     const push = form.getValues('push');
     // Both figures or none: an empty pair is no push.
     if (push && !push.millilitres && !push.rise) form.setValue('push', undefined);
-    if (await form.say({ readings })) source.take([]);
+    if (await form.say({ readings, ...(where === 'home' ? { aired: false } : {}) })) source.take([]);
   };
   const byHand = (
     <button type="button" className="btn w-full" data-action="hold-typed" onClick={() => source.begin('hand')}>
-      Pumped up: I read it and type
+      Pumped: I read it and type
     </button>
   );
   if (from !== null || readings.length > 0)
@@ -89,7 +95,7 @@ export function HoldMain({ form, source }: Pick<HoldPanelProps, 'form' | 'source
       <Strap
         data-action="let-out"
         onClick={() => void enter()}
-        waitsFor={readings.length === 0 ? 'the first reading' : aired === undefined ? 'was it aired?' : undefined}
+        waitsFor={readings.length === 0 ? 'the first reading' : unsaid || undefined}
       >
         {from ? 'Let it out' : 'It stands so'}
       </Strap>
@@ -125,12 +131,22 @@ function Headline({ judged }: { judged: HoldJudged }) {
   );
 }
 
-function Before() {
+function Before({ where }: Pick<HoldPanelProps, 'where'>) {
   const { state } = useJob();
-  const last = state.holds.at(-1);
+  const last = state.holds.findLast((held) => held.where === where);
   return (
     <div className="grid gap-3">
-      <h2 className="text-32 leading-tight">Held before it goes up</h2>
+      <h2 className="text-32 leading-tight">{where === 'home' ? 'Held at home' : 'Held before it goes up'}</h2>
+      {where === 'home' && (
+        <p>
+          It proves{' '}
+          {state.vehicle.connections
+            .filter((line) => airJoints.includes(line.kind))
+            .map(({ name }) => name)
+            .join(', ')}{' '}
+          and the ring: not feed, return or what stands under the fuel.
+        </p>
+      )}
       {last && (
         <>
           <VerdictView verdict={last.verdict} />
@@ -138,7 +154,7 @@ function Before() {
         </>
       )}
       <p className="flex gap-3 border-l-4 border-look pl-3">
-        <Shape outcome="doubtful" size={24} /> {HOLD_CAUTION}
+        <Shape outcome="doubtful" size={24} /> {where === 'home' ? HOLD_HOME_CAUTION : HOLD_CAUTION}
       </p>
     </div>
   );
@@ -146,22 +162,35 @@ function Before() {
 
 const holeWords: Record<HoleName, string> = { '0.020': '0.5 mm', '0.040': '1.0 mm' };
 
-/** What it is judged by; only whether it was aired has to be said. */
-function Facts({ form }: { form: EntryFormOf<'held'> }) {
+/** What it is judged by; only whether vapour still comes has to be said. */
+function Facts({ where, form }: Pick<HoldPanelProps, 'where' | 'form'>) {
   const us = useMainUnit() === 'us';
   const pressure = { dimension: 'pressure', unit: 'Pa', shown: us ? 'inH2O' : 'kPa', decimals: us ? 2 : 3 } as const;
   const aired = form.watch('aired') as boolean | undefined;
+  const settled = form.watch('settled') as boolean | undefined;
   return (
     <div className="grid gap-3">
-      <Choice
-        label="Drained, and aired until it no longer smells?"
-        value={aired === undefined ? null : aired ? 'yes' : 'no'}
-        options={[
-          { value: 'yes', label: 'Aired' },
-          { value: 'no', label: 'Not aired' },
-        ]}
-        onChoose={(value) => form.setValue('aired', value === 'yes')}
-      />
+      {where === 'home' ? (
+        <Choice
+          label="Did the gauge stand still before it began?"
+          value={settled === undefined ? null : settled ? 'yes' : 'no'}
+          options={[
+            { value: 'yes', label: 'It stood' },
+            { value: 'no', label: 'It still moved' },
+          ]}
+          onChoose={(value) => form.setValue('settled', value === 'yes')}
+        />
+      ) : (
+        <Choice
+          label="Drained, and aired until it no longer smells?"
+          value={aired === undefined ? null : aired ? 'yes' : 'no'}
+          options={[
+            { value: 'yes', label: 'Aired' },
+            { value: 'no', label: 'Not aired' },
+          ]}
+          onChoose={(value) => form.setValue('aired', value === 'yes')}
+        />
+      )}
       <FormChoice
         form={form}
         name="hole"

@@ -1,25 +1,27 @@
 import { MOST, ownUnit, type JobState } from '@iron-cradle/core';
-import { useMainUnit } from '../../../../app/units.ts';
+import { useMainUnit } from '../../../app/units.ts';
 
 const BOX = { x: 40, y: 150, width: 560, height: 130 };
 const GAUGE = { x: 690, y: 92, r: 52 };
 
-/** The tank as it is held: every port plugged under its number, gauge, relief and hand pump on one of them. */
-export function HoldRig({ state }: { state: JobState }) {
+/** The tank as it is held: every port plugged, or at home its lines on and shut off, under its number; gauge, relief and hand pump on one of them. */
+export function HoldRig({ state, where }: { state: JobState; where: 'bench' | 'home' }) {
   const us = useMainUnit() === 'us';
-  const most = ownUnit(MOST, 'pressure', us ? 'inH2O' : 'kPa');
+  const most = ownUnit(state.vehicle.tank.holdMost ?? MOST, 'pressure', us ? 'inH2O' : 'kPa');
   // A wire has no opening to plug.
   const ports = [...state.vehicle.connections]
     .filter(({ kind }) => kind !== 'plug' && kind !== 'ground')
     .sort((a, b) => a.x - b.x);
   const apart = (BOX.width - 80) / Math.max(1, ports.length - 1);
+  const share = Math.min(0.85, Math.max(0.1, state.fuel.aboard.typ / state.vehicle.tank.litres.typ));
+  const fuel = BOX.y + BOX.height * (1 - share);
   const at = (i: number) => BOX.x + 40 + i * apart;
   return (
     <svg
       viewBox="0 0 760 310"
       className="mx-auto block w-full max-w-3xl"
       role="img"
-      aria-label={`plug ${ports.map(({ name }) => name).join(', ')}; gauge, relief and hand pump on one of them`}
+      aria-label={`${where === 'home' ? 'shut off' : 'plug'} ${ports.map(({ name }) => name).join(', ')}; gauge, relief and hand pump on one of them`}
     >
       <path
         d={`M${BOX.x + 26} ${BOX.y}H${BOX.x + BOX.width - 26}l26 26v${BOX.height - 52}l-26 26H${BOX.x + 26}l-26 -26v-${BOX.height - 52}Z`}
@@ -27,6 +29,13 @@ export function HoldRig({ state }: { state: JobState }) {
         stroke="var(--ink)"
         strokeWidth="3"
       />
+      {where === 'home' && (
+        <path
+          d={`M${BOX.x + 3} ${fuel}H${BOX.x + BOX.width - 3}V${BOX.y + BOX.height - 27}l-25 25H${BOX.x + 28}l-25 -25Z`}
+          fill="var(--work)"
+          opacity="0.35"
+        />
+      )}
       <path
         d={`M${BOX.x} ${BOX.y + BOX.height / 2}H${BOX.x + BOX.width}`}
         stroke="var(--edge)"
@@ -39,7 +48,14 @@ export function HoldRig({ state }: { state: JobState }) {
         return (
           <g key={port.id}>
             <rect x={x - 7} y={y} width="14" height="18" fill="var(--sheet)" stroke="var(--ink)" strokeWidth="2" />
-            {!last && <path d={`M${x - 12} ${y}h24v-10h-24Z`} fill="var(--ink)" />}
+            {!last && where === 'bench' && <path d={`M${x - 12} ${y}h24v-10h-24Z`} fill="var(--ink)" />}
+            {!last && where === 'home' && (
+              // A line that goes on, pinched shut.
+              <>
+                <path d={`M${x} ${y}v-13`} stroke="var(--ink)" strokeWidth="6" />
+                <path d={`M${x - 11} ${y - 9}h22`} stroke="var(--ink)" strokeWidth="4" />
+              </>
+            )}
             <text
               x={last ? x - 14 : x}
               y={y - 18 - (i % 2) * 24}

@@ -1,57 +1,75 @@
-import { freeVolume, judgeHeld, ownUnit, type HeldBody, type HoldJudged } from '@iron-cradle/core';
+import {
+  freeVolume,
+  holdCompleted,
+  judgeHeld,
+  ownUnit,
+  type HeldBody,
+  type HoldJudged,
+  type JobState,
+} from '@iron-cradle/core';
 import { lazy, Suspense, useMemo } from 'react';
 import { ErrorBoundary } from 'react-error-boundary';
 import { useWatch } from 'react-hook-form';
-import { useMainUnit } from '../../../../app/units.ts';
-import { useEntryForm } from '../../../../form/useEntryForm.ts';
-import { LineKey } from '../../../../drawings/chart/LineKey.tsx';
-import { fromWhere } from '../../../../net/instruments.ts';
-import { useJob } from '../../../../log/useJob.ts';
-import { charts } from '../../charts.ts';
-import { TankLayout } from '../../tank/TankLayout.tsx';
+import { useMainUnit } from '../../../app/units.ts';
+import { useEntryForm } from '../../../form/useEntryForm.ts';
+import { LineKey } from '../../../drawings/chart/LineKey.tsx';
+import { fromWhere } from '../../../net/instruments.ts';
+import { useJob } from '../../../log/useJob.ts';
+import { charts } from '../charts.ts';
+import { TankLayout } from '../tank/TankLayout.tsx';
 import { HoldMain, HoldPanel } from './HoldPanel.tsx';
 import { HoldRig } from './HoldRig.tsx';
 import { useReadings } from './useReadings.ts';
 
 const HoldChart = lazy(charts.hold);
 
-/** The tank on the bench under a little air: what the gauge shows against the time, and whether that is tight. */
-export function HoldScreen({ onDone }: { onDone: () => void }) {
+interface HoldScreenProps {
+  where: 'bench' | 'home';
+  onDone: () => void;
+}
+
+/** The tank under a little air or vacuum, on the bench or at home: what the gauge shows against the time, and whether that is tight. */
+export function HoldScreen({ where, onDone }: HoldScreenProps) {
   const { state, jobId } = useJob();
   const unit = useMainUnit() === 'us' ? 'inH2O' : 'kPa';
-  const source = useReadings(jobId);
+  const source = useReadings(`${jobId} hold ${where}`, jobId);
   const volume = freeVolume(state);
-  const form = useEntryForm({ kind: 'held', start: { celsius: 20, step: 25, hole: '0.020' } });
+  const form = useEntryForm({ kind: 'held', start: { where, celsius: 20, step: 25, hole: '0.020' } });
   const said = useWatch({ control: form.control }) as Partial<HeldBody>;
   const { readings } = source;
-  const judged = useMemo(() => judgedSoFar({ ...said, readings }, volume), [said, readings, volume]);
+  const judged = useMemo(() => judgedSoFar({ ...said, readings }, state), [said, readings, state]);
   const last = readings.at(-1);
+  const shown = (pascals: number) => ownUnit(Math.abs(pascals), 'pressure', unit).toFixed(2);
   return (
     <TankLayout
-      station="bench"
+      station={where === 'home' ? 'prove' : 'bench'}
       page
       stage={() => (
         <div className="h-full overflow-y-auto p-4 mid:p-6">
-          <h1 className="sr-only">The tank held on the bench</h1>
+          <h1 className="sr-only">{where === 'home' ? 'The tank held at home' : 'The tank held on the bench'}</h1>
           {last ? (
             <>
               <p className="reading text-64 leading-none mid:text-104" data-live-hold={source.from ?? 'stands'}>
-                {ownUnit(last[1], 'pressure', unit).toFixed(2)}
-                <span className="text-24"> {unit}</span>
+                {shown(last[1])}
+                <span className="text-24">
+                  {' '}
+                  {unit}
+                  {last[1] < 0 ? ' under the air' : ''}
+                </span>
               </p>
               <p className="pb-4 text-quiet">
-                {ownUnit(readings[0]![1], 'pressure', unit).toFixed(2)} to begin with, {Math.round(last[0])} s ago
+                {shown(readings[0]![1])} to begin with, {Math.round(last[0])} s ago
                 {source.from === 'gauge' && source.live ? fromWhere(source.live) : ''}
               </p>
             </>
           ) : (
-            <HoldRig state={state} />
+            <HoldRig state={state} where={where} />
           )}
           {judged && last && (
             <ErrorBoundary fallback={<p className="py-4 text-quiet">The chart comes once the network is back.</p>}>
               <Suspense fallback={<p className="h-64 py-4 text-quiet mid:h-80">Drawing…</p>}>
                 <HoldChart
-                  readings={readings}
+                  readings={readings.map(([at, pa]) => [at, Math.abs(pa)])}
                   judged={judged}
                   until={Math.max(20, Math.ceil((last[0] + (judged.more ?? 0)) / 10) * 10)}
                   unit={unit}
@@ -63,19 +81,31 @@ export function HoldScreen({ onDone }: { onDone: () => void }) {
           {judged && last && <Figures judged={judged} volume={said.push?.rise ? null : volume} unit={unit} />}
         </div>
       )}
-      now={<HoldPanel form={form} source={source} judged={judged} onDone={onDone} />}
-      main={state.signed ? undefined : <HoldMain form={form} source={source} />}
+      now={<HoldPanel where={where} form={form} source={source} judged={judged} onDone={onDone} />}
+      main={state.signed ? undefined : <HoldMain where={where} form={form} source={source} />}
     />
   );
 }
 
-/** What it comes to so far; null while a figure is missing or can't be meant. */
-function judgedSoFar(body: Partial<HeldBody>, volume: ReturnType<typeof freeVolume>): HoldJudged | null {
-  const { readings, step, celsius, hole, aired, push, ...rest } = body;
+/** What it comes to so far, as it would be entered; null while a figure is missing or can't be meant. */
+function judgedSoFar(body: Partial<HeldBody>, state: JobState): HoldJudged | null {
+  const { readings, step, celsius, hole, aired = false, push, where, settled, ...rest } = body;
   if (!readings?.length || !step || typeof celsius !== 'number' || !hole) return null;
-  const whole = push?.millilitres && push.rise ? { push: push } : volume ? { volume } : {};
+  const pushed = push?.millilitres && push.rise ? { push } : {};
+  const waited = settled === undefined ? {} : { settled };
+  const whole = {
+    readings,
+    step,
+    celsius,
+    hole,
+    aired,
+    ...known(rest),
+    ...pushed,
+    ...waited,
+    ...(where ? { where } : {}),
+  };
   try {
-    return judgeHeld({ readings, step, celsius, hole, aired: aired ?? false, ...known(rest), ...whole });
+    return judgeHeld(holdCompleted(state, whole));
   } catch {
     return null;
   }

@@ -1,10 +1,10 @@
 import type { ChartConfiguration } from 'chart.js';
 import { ownUnit, traceOf, type HoldJudged } from '@iron-cradle/core';
 import { useMemo } from 'react';
-import { scaleTicks, seriesOptions, uprightScale } from '../../../../drawings/chart/axes.ts';
-import '../../../../drawings/chart/series.ts';
-import type { SeriesPoint } from '../../../../drawings/chart/series.ts';
-import { hatch, useChart, useInk } from '../../../../drawings/chart/useChart.ts';
+import { scaleTicks, seriesOptions, uprightScale } from '../../../drawings/chart/axes.ts';
+import '../../../drawings/chart/series.ts';
+import type { SeriesPoint } from '../../../drawings/chart/series.ts';
+import { hatch, useChart, useInk } from '../../../drawings/chart/useChart.ts';
 
 interface HoldChartProps {
   readings: readonly (readonly [number, number])[];

@@ -1,22 +1,27 @@
-import { unitOf } from '@iron-cradle/core';
-import { useJob } from '../../../../log/useJob.ts';
-import { Shape } from '../../../../look/Shapes.tsx';
-import { Tag } from '../../../../look/Tag.tsx';
+import { airJoints, jointsToSee, lineOf, nameOf, splitKey, unitOf } from '@iron-cradle/core';
+import { useJob } from '../../../log/useJob.ts';
+import { Shape } from '../../../look/Shapes.tsx';
+import { Tag } from '../../../look/Tag.tsx';
+
+/** Of a tank by itself. */
+const BARE = ['front seam', 'rear seam', 'ports and their plugs'].map((name) => ({ name, tag: null }));
 
 /** Where soap goes while it stands: the ring, what is new, the seams. One tap where it bubbles. */
-export function Soap() {
+export function Soap({ where }: { where: 'bench' | 'home' }) {
   const { state, enter } = useJob();
   const closes = unitOf(state.vehicle).parts.at(-1);
   const fresh = Object.entries(state.pieces).flatMap(([, list]) => {
     const last = list.at(-1);
     return last?.called ? [{ name: last.called, tag: last.tag }] : [];
   });
+  // What was opened is what may leak.
+  const joints = jointsToSee(state)
+    .filter((key) => airJoints.some((kind) => lineOf(state.vehicle, splitKey(key).id)?.kind === kind))
+    .map((key) => ({ name: nameOf(state, key), tag: state.numbers[key] ?? null }));
   const places: { name: string; tag: number | null }[] = [
     { name: `${closes?.name ?? 'ring'}, all round`, tag: state.numbers['unit:unit'] ?? null },
     ...fresh,
-    { name: 'front seam', tag: null },
-    { name: 'rear seam', tag: null },
-    { name: 'ports and their plugs', tag: null },
+    ...(where === 'home' ? joints : BARE),
   ];
   return (
     <section aria-label="soap">

@@ -1,14 +1,14 @@
 import { siUnit } from '@iron-cradle/core';
 import { useState } from 'react';
-import { useKept } from '../../../../log/useKept.ts';
-import { useLive } from '../../../../net/instruments.ts';
+import { useKept } from '../../../log/useKept.ts';
+import { useLive } from '../../../net/instruments.ts';
 
 /** s since it began, and Pa over the air. */
 export type HoldReading = [number, number];
 
-/** What the gauge shows, one reading after the other: by itself from an instrument, or as it is typed. */
-export function useReadings(jobId: string) {
-  const [{ readings, from, began }, setHold] = useKept<Running>(`${jobId} hold`, {
+/** What the gauge shows, kept under a name of its own, one reading after the other: by itself from an instrument, or as it is typed. */
+export function useReadings(keep: string, jobId: string) {
+  const [{ readings, from, began }, setHold] = useKept<Running>(keep, {
     readings: [],
     from: null,
     began: null,

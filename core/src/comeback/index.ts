@@ -1,0 +1,1 @@
+export { comeback, SHOWS, type Show, type Suspect } from './rank.ts';

@@ -1,0 +1,19 @@
+import { vapourPressure } from '../fluid/index.ts';
+
+/** Share of the way to boiling that is kept to; common practice, no source. */
+const SHARE = 0.9;
+
+/**
+ * Vacuum at which petrol comes too near to boiling, Pa under the air: nine tenths of p_outside − pv(T).
+ *
+ * @example boilsAt({ outside: { lo: 101_325, hi: 101_325 }, celsius: 40, reid: 60_000 }) // 29 700
+ */
+export const boilsAt = ({
+  outside,
+  celsius,
+  reid,
+}: {
+  outside: { lo: number };
+  celsius: number;
+  reid: number;
+}): number => Math.max(0, SHARE * (outside.lo - vapourPressure(reid, celsius)));

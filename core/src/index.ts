@@ -302,6 +302,6 @@ export {
   type Way,
   waysOff,
 } from './vehicle/index.ts';
-export { gravestFirst, outcomeWord, type Outcome, type Verdict } from './verdict/index.ts';
+export { gravestFirst, gravestOf, outcomeWord, type Outcome, type Verdict } from './verdict/index.ts';
 export { partWay, waysIn, WORKING_HEIGHT, type WayIn } from './waysIn/index.ts';
 export { followUps, type FollowUp } from './signing/index.ts';

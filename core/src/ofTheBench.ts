@@ -136,4 +136,4 @@ export {
   type RoutePoint,
   type Rubber,
 } from './hose/index.ts';
-export { judgeRefill } from './wiring/index.ts';
+export { groundOff, judgeRefill } from './wiring/index.ts';

@@ -78,9 +78,12 @@ export function comeback(state: JobState, shows: Show): Suspect[] {
     const weight = told.reduce((sum, [what]) => sum + WEIGH[what], 0);
     return { key, name: nameOf(state, key), why: sorted.map(([, text]) => text), weight };
   }
-  return [...joints, ...others, ...parts]
-    .filter(({ why }) => why.length > 0)
-    .sort((a, b) => b.weight - a.weight || (a.key < b.key ? -1 : 1));
+  return (
+    [...joints, ...others, ...parts]
+      // Having been opened is no reason by itself.
+      .filter(({ weight }) => weight > WEIGH.opened)
+      .sort((a, b) => b.weight - a.weight || (a.key < b.key ? -1 : 1))
+  );
 }
 
 const tell = (text: string | null): readonly Weighed[] => (text === null ? [] : [['shows', text]]);

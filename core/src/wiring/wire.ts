@@ -94,12 +94,14 @@ export function judgeWire(wire: Wire, seen: readonly string[] = []): Verdict {
   const carries = CARRIES[String(gauge)]!;
   const found: Found[] = seen.map((text) => ({
     outcome: 'bad',
+    at: 'feed',
     text,
     next: 'mend it first, then measure again',
   }));
   if (wire.feed !== undefined && wire.feed > 1.5 * reckoned + 0.1)
     found.push({
       outcome: 'doubtful',
+      at: 'feed',
       text: 'more is lost than copper of that length loses: a bad joint on the way',
       figure: `${roundTo(wire.feed, 0.01)} V`,
       limit: `${roundTo(reckoned, 0.01)} V reckoned`,
@@ -114,6 +116,7 @@ export function judgeWire(wire: Wire, seen: readonly string[] = []): Verdict {
   if (amps > carries)
     found.push({
       outcome: 'bad',
+      at: 'amps',
       text: 'more than this wire carries',
       figure: `${roundTo(amps, 0.1)} A`,
       limit: `${carries} A, gauge ${gauge}`,
@@ -122,6 +125,7 @@ export function judgeWire(wire: Wire, seen: readonly string[] = []): Verdict {
   if (feed > LOST.feed)
     found.push({
       outcome: 'bad',
+      at: 'feed',
       text: 'too much is lost in the feed',
       figure: `${roundTo(feed, 0.01)} V`,
       limit: `${LOST.feed} V`,
@@ -131,6 +135,7 @@ export function judgeWire(wire: Wire, seen: readonly string[] = []): Verdict {
   if (fuse !== undefined && fuse > carries)
     found.push({
       outcome: 'bad',
+      at: 'fuse',
       text: 'the fuse lets more through than the wire carries',
       figure: `${fuse} A`,
       limit: `${carries} A`,
@@ -139,6 +144,7 @@ export function judgeWire(wire: Wire, seen: readonly string[] = []): Verdict {
   if (fuse !== undefined && fuse < FUSE * amps)
     found.push({
       outcome: 'doubtful',
+      at: 'fuse',
       text: 'the fuse is close to what runs: it blows warm',
       figure: `${fuse} A`,
       limit: `${roundTo(FUSE * amps, 0.1)} A`,
@@ -147,6 +153,7 @@ export function judgeWire(wire: Wire, seen: readonly string[] = []): Verdict {
   if (ground !== undefined && ground > LOST.ground)
     found.push({
       outcome: 'bad',
+      at: 'ground',
       text: 'the ground is not sound',
       figure: `${roundTo(ground, 0.01)} V, ${Math.round(groundOhms(ground, amps) * 1000)} mΩ`,
       limit: `${LOST.ground} V`,

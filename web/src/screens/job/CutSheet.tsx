@@ -10,12 +10,20 @@ import { PickMany } from '../../ui/PickMany.tsx';
 import { Sheet } from '../../ui/Sheet.tsx';
 import { VerdictView } from '../../ui/VerdictView.tsx';
 
+interface CutSheetProps {
+  about: string | null;
+  /** What is asked about first. */
+  first?: CutKind;
+  open: boolean;
+  onClose: () => void;
+}
+
 /** Before something is cut that can’t be made whole: what has not been tried yet? */
-export function CutSheet({ about, open, onClose }: { about: string | null; open: boolean; onClose: () => void }) {
+export function CutSheet({ about, first = about ? 'hose' : 'clamp', open, onClose }: CutSheetProps) {
   const { state } = useJob();
   const form = useEntryForm({
     kind: 'cut',
-    start: { what: about ? 'hose' : 'clamp', tried: [], where: '', words: '' },
+    start: { what: first, tried: [], where: '', words: '' },
     onDone: onClose,
   });
   const [what = 'clamp', tried = [], where = '', words = ''] = useWatch({

@@ -7,6 +7,7 @@ import { ApiProblem, get } from '../../net/api.ts';
 import { useLine } from '../../log/line.ts';
 import { Addendum } from './Addendum.tsx';
 import { useUnits } from '../../app/units.ts';
+import { Comeback } from './Comeback.tsx';
 import { FollowUps } from './FollowUps.tsx';
 import { Late } from './Late.tsx';
 import { LearnSheet } from './LearnSheet.tsx';
@@ -67,6 +68,7 @@ export default function RecordScreen() {
               number={record.file.job.number}
               onDone={() => void file.refetch()}
             />
+            <Comeback state={record.state} />
             <Late jobId={jobId} state={record.state} onDone={() => void file.refetch()} />
             <RecordPage record={record} />
           </>

@@ -12,10 +12,13 @@ import { TorqueSheet } from '../refit/TorqueSheet.tsx';
 import { HoldScreen } from '../hold/HoldScreen.tsx';
 import { Again } from './Again.tsx';
 import { Fill } from './Fill.tsx';
+import { FirstStart } from './FirstStart.tsx';
 import { Identity } from './Identity.tsx';
 import { Joints } from './Joints.tsx';
 import { Needle } from './Needle.tsx';
 import { OwedSheet } from './OwedSheet.tsx';
+import { WiresRow } from '../wires/WiresRow.tsx';
+import { WiresScreen } from '../wires/WiresScreen.tsx';
 import { useSingly } from '../../../ui/useSingly.ts';
 import { useWords, Words } from '../../../ui/Words.tsx';
 
@@ -25,6 +28,7 @@ export default function Prove() {
   const [search, setSearch] = useSearchParams();
   const vapour = vapourFrom(state);
   if (search.has('hold')) return <HoldScreen where="home" onDone={() => setSearch({})} />;
+  if (search.has('wires')) return <WiresScreen onDone={() => setSearch({})} />;
   return (
     <TankLayout
       station="prove"
@@ -34,7 +38,9 @@ export default function Prove() {
         <div className="grid h-full gap-8 overflow-y-auto p-4 mid:p-6">
           <h1 className="text-32">Prove it</h1>
           <Fill />
+          <FirstStart />
           <Needle />
+          <WiresRow onWires={() => setSearch({ wires: '' })} />
           <Joints onHold={() => setSearch({ hold: '' })} />
           <Again />
           <Identity />

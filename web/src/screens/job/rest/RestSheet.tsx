@@ -5,6 +5,7 @@ import { useJob } from '../../../log/useJob.ts';
 import { Tag } from '../../../look/Tag.tsx';
 import { Sheet } from '../../../ui/Sheet.tsx';
 import { useNow } from '../../../ui/useNow.ts';
+import { Evening } from './Evening.tsx';
 import { ParkForm } from './ParkForm.tsx';
 import { WaitForm } from './WaitForm.tsx';
 
@@ -78,6 +79,7 @@ export function RestSheet({ open, onClose }: { open: boolean; onClose: () => voi
             )}
             <ParkForm waitsFor={bare.length > 0 ? 'cap every open end first' : undefined} onDone={onClose} />
           </section>
+          <Evening onDone={onClose} />
         </div>
       )}
     </Sheet>

@@ -305,3 +305,20 @@ export {
 export { gravestFirst, gravestOf, outcomeWord, type Outcome, type Verdict } from './verdict/index.ts';
 export { partWay, waysIn, WORKING_HEIGHT, type WayIn } from './waysIn/index.ts';
 export { followUps, type FollowUp } from './signing/index.ts';
+export {
+  cellText,
+  fuelTable,
+  hoursTable,
+  jointsTable,
+  ownersPage,
+  partsTable,
+  readingsTable,
+  recordOf,
+  recordSections,
+  sectionsFirst,
+  torquesTable,
+  type JobRecord,
+  type RecordCell,
+  type RecordSection,
+  type RecordTable,
+} from './record/index.ts';

@@ -22,7 +22,7 @@ interface TableProps<T extends object> {
   label: string;
   columns: Column<T>[];
   rows: readonly T[];
-  idOf: (row: T) => string;
+  idOf: (row: T, index: number) => string;
 }
 
 /** A table: the first column names the row; a heading that is tapped sorts by it, a third tap brings the order back. */

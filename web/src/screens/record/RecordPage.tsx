@@ -1,40 +1,33 @@
 import {
+  cellText,
   descended,
   entryInWords,
-  gateTitles,
-  judgeGate,
-  nameOf,
-  litres,
-  outcomeWord,
-  recordLines,
+  recordSections,
+  sectionsFirst,
   stations,
-  type GateNumber,
-  type RecordLine,
+  type JobRecord,
+  type RecordCell,
+  type RecordSection,
 } from '@iron-cradle/core';
 import { format } from 'date-fns';
-import type { ReactNode } from 'react';
-import { Well } from '../../drawings/well/Well.tsx';
 import { useUnits } from '../../app/units.ts';
-import { JointTable } from './JointTable.tsx';
-import { useWords } from '../../ui/Words.tsx';
+import { Well } from '../../drawings/well/Well.tsx';
+import { Shape } from '../../look/Shapes.tsx';
+import { Table, type Column } from '../../ui/Table.tsx';
 import { Code } from './Code.tsx';
-import type { JobRecord } from './recordOf.ts';
-import { Words } from '../../ui/Words.tsx';
 
 /** The record: five sentences, the well, then tables. Made from the job's file alone; prints on one or two pages. */
 export function RecordPage({ record }: { record: JobRecord }) {
   const { state, file, name, chords } = record;
-  const words = useWords();
   const units = useUnits();
-  const lines = recordLines(state);
-  const under = (heading: RecordLine['under']) => lines.filter((line) => line.under === heading);
   const counts = new Set(state.heads.filter((head) => head.counts).map((head) => head.id));
   // Of a taking back, the record shows what is left by it.
   const log = file.entries.filter((entry) => counts.has(entry.id) && entry.kind !== 'takeBack');
-  const late = state.late.map(({ id, stands }) => ({ stands, entry: file.entries.find((e) => e.id === id) }));
   const when = (iso: string) => format(new Date(iso), 'd MMMM yyyy, H:mm');
-  const out = state.containers.reduce((sum, c) => sum + c.litres, 0);
-  const suspect = state.containers.filter((c) => !c.clean).reduce((sum, c) => sum + c.litres, 0);
+  const sections = recordSections(record, units);
+  // Joints stand beside the well; what is read line by line comes under both.
+  const tables = sections.filter(({ title }) => title === 'Joints' || title === 'Torques');
+  const others = sections.filter((section) => !tables.includes(section));
   return (
     <article className="mx-auto max-w-[51.5rem] bg-sheet px-5 py-8 text-ink mid:px-16 mid:py-14 print:p-0" data-record>
       <header className="flex items-baseline justify-between gap-4">
@@ -54,39 +47,9 @@ export function RecordPage({ record }: { record: JobRecord }) {
           .join(' · ')}
       </p>
       {!state.signed && <p className="narrow pt-2 text-20 text-halt">Not signed. What is owed stands in the job.</p>}
-      {late.length > 0 && (
-        <Part title="Came after the signature, made without knowing it">
-          {late.map(
-            ({ entry, stands }) =>
-              entry && (
-                <p key={entry.id}>
-                  {entryInWords(state, entry, units)} ({name(entry.by)}, {when(entry.at)}){' '}
-                  {stands ? 'stands beside the record, by the lead.' : 'Not yet looked at by the lead.'}
-                </p>
-              ),
-          )}
-        </Part>
-      )}
-      {state.deviations.length > 0 && (
-        <Part title="Left off, with a reason">
-          {state.deviations.map((d) => (
-            <p key={d.debt + d.reason}>
-              {d.what}: {d.reason}; agreed by {d.who}, due {d.due} ({name(d.by)})
-            </p>
-          ))}
-        </Part>
-      )}
-      {state.cuts.length > 0 && (
-        <Part title="Cut, and what went in for it">
-          {state.cuts.map((c) => (
-            <p key={c.id}>
-              {c.key ? nameOf(state, c.key) : c.what} {c.where}
-              {c.words ? `: ${c.words}` : ''}. {state.replaced[c.id]?.words ?? 'Not made good.'}{' '}
-              {c.untried.length > 0 ? `Not tried before: ${c.untried.join(', ')}. ` : ''}({name(c.by)})
-            </p>
-          ))}
-        </Part>
-      )}
+      {sectionsFirst(record, units).map((section) => (
+        <Section key={section.title} section={section} />
+      ))}
       <p className="border-b-2 border-ink py-5 text-20 leading-relaxed">{record.sentences.join(' ')}</p>
       <div className="grid gap-8 pt-6 mid:grid-cols-[19rem_minmax(0,1fr)]">
         <Well
@@ -100,72 +63,15 @@ export function RecordPage({ record }: { record: JobRecord }) {
           height={430}
         />
         <div className="min-w-0">
-          <JointTable state={state} name={name} />
-          <Part title="Straps">
-            {state.torques.map((t) => (
-              <p key={t.key}>
-                {nameOf(state, t.key)}: {t.asWritten}
-                {t.verdict.reasons[0]?.limit
-                  ? `; file ${words(t.verdict.reasons[0].limit)}`
-                  : `; ${words(t.verdict.reasons[0]?.text ?? '')}`}
-              </p>
-            ))}
-            {state.torques.length === 0 && <p>No torque written.</p>}
-          </Part>
-          <Part title="Fuel">
-            <p>
-              out {words([litres(out, out, 1)])} in {state.containers.length}{' '}
-              {state.containers.length === 1 ? 'can' : 'cans'} · back {words([litres(state.filled, state.filled, 1)])}
-              {suspect > 0 ? ` · kept ${words([litres(suspect, suspect, 1)])} as suspect` : ''}
-            </p>
-          </Part>
-          {state.approval && (
-            <Part title="Owner">
-              <p>
-                {{ yes: 'approved', no: 'declined', call: 'to be called first' }[state.approval.answer]}:{' '}
-                {state.approval.who}, {state.approval.how}, {when(state.approval.at)} ({name(state.approval.by)})
-              </p>
-            </Part>
-          )}
+          {tables.map((section) => (
+            <Section key={section.title} section={section} />
+          ))}
         </div>
       </div>
       <div className="grid gap-x-8 mid:grid-cols-2">
-        <Part title="Gates">
-          {([1, 2, 3, 4] as GateNumber[]).map((gate) => {
-            const passed = state.gates[gate].history.at(-1);
-            const excepted = judgeGate(state, gate).filter((j) => j.excepted);
-            return (
-              <p key={gate}>
-                {gate}, {gateTitles[gate]}:{' '}
-                {passed ? `${name(passed.by)}, ${format(new Date(passed.at), 'H:mm')}` : 'not passed'}
-                {excepted.map((j) => `; ${j.item.short} excepted by ${name(j.excepted!.lead)}: ${j.excepted!.reason}`)}
-              </p>
-            );
-          })}
-        </Part>
-        <Part title="Findings">
-          {state.findings.map((f, i) => (
-            <p key={i}>
-              {outcomeWord[f.verdict]}: {f.what}, {f.where}
-              {f.note ? `; ${f.note}` : ''}
-            </p>
-          ))}
-          {state.findings.length === 0 && <p>None written.</p>}
-        </Part>
-        <Lines title="Tested and fitted" lines={under('bench')} name={name} />
-        <Lines title="Bad fuel" lines={under('fuel')} name={name} />
-        <Lines title="Key and proof" lines={under('proof')} name={name} />
-        <Lines title="Cut and noted" lines={under('work')} name={name} />
-        <Lines title="Went otherwise than said" lines={under('flags')} name={name} />
-        {state.addenda.length > 0 && (
-          <Part title="Addenda">
-            {state.addenda.map((a, i) => (
-              <p key={i}>
-                {a.text} ({name(a.by)}, {when(a.at)})
-              </p>
-            ))}
-          </Part>
-        )}
+        {others.map((section) => (
+          <Section key={section.title} section={section} />
+        ))}
       </div>
       <footer className="mt-6 grid grid-cols-[1fr_auto] gap-6 border-t-2 border-ink pt-4">
         <div>
@@ -209,28 +115,37 @@ export function RecordPage({ record }: { record: JobRecord }) {
   );
 }
 
-const Part = ({ title, children }: { title: string; children: ReactNode }) => (
-  <section className="pt-5 text-16">
-    <h2 className="pb-1 text-20">{title}</h2>
-    {children}
-  </section>
-);
-
-interface LinesProps {
-  title: string;
-  lines: readonly RecordLine[];
-  name: (person: string) => string;
+/** A part of the record: its lines, or its table; nothing in it is worked out here. */
+function Section({ section: { title, lines, table } }: { section: RecordSection }) {
+  return (
+    <section className="break-inside-avoid pt-5 text-16">
+      <h2 className="pb-1 text-20">{title}</h2>
+      {lines.map((line, i) => (
+        <p key={i}>{line}</p>
+      ))}
+      {table && (
+        <Table
+          label={title.toLowerCase()}
+          columns={table.head.map((header, i): Column<RecordCell[]> => ({
+            id: String(i),
+            header,
+            accessorFn: (row) => cellText(row[i] ?? ''),
+            cell: ({ row }) => <Cell cell={row.original[i] ?? ''} />,
+          }))}
+          rows={table.rows}
+          idOf={(_row, index) => String(index)}
+        />
+      )}
+    </section>
+  );
 }
 
-/** What a subject has to say; nothing where it says nothing. */
-const Lines = ({ title, lines, name }: LinesProps) =>
-  lines.length === 0 ? null : (
-    <Part title={title}>
-      {lines.map((line, i) => (
-        <p key={i}>
-          <Words of={line.text} />
-          {line.by && line.at ? ` (${name(line.by)}, ${format(new Date(line.at), 'H:mm')})` : ''}
-        </p>
-      ))}
-    </Part>
+const Cell = ({ cell }: { cell: RecordCell }) =>
+  typeof cell === 'string' ? (
+    cell
+  ) : (
+    <span className="flex items-center gap-2">
+      <Shape outcome={cell.outcome} size={16} />
+      {cell.text}
+    </span>
   );

@@ -12,9 +12,8 @@ import { FollowUps } from './FollowUps.tsx';
 import { Late } from './Late.tsx';
 import { LearnSheet } from './LearnSheet.tsx';
 import { RecordPage } from './RecordPage.tsx';
-import type { JobFile } from '@iron-cradle/core';
+import { recordOf, type JobFile } from '@iron-cradle/core';
 import { save } from '../../ui/save.ts';
-import { recordOf } from './recordOf.ts';
 
 /** The record on the screen, with what can be done with it. */
 export default function RecordScreen() {

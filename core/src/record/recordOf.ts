@@ -1,22 +1,10 @@
-import {
-  chords,
-  complaintOf,
-  foldJob,
-  fuelBalance,
-  inWords,
-  lineOf,
-  litres as inLitres,
-  shortName,
-  splitKey,
-  TEST_STOP,
-  unitOf,
-  wordOf,
-  type Balance,
-  type Chord,
-  type JobFile,
-  type JobState,
-  type UnitSystem,
-} from '@iron-cradle/core';
+import { wordOf } from '../bench/index.ts';
+import { complaintOf } from '../call/index.ts';
+import { TEST_STOP } from '../condition/index.ts';
+import { fuelBalance, type Balance } from '../drain/index.ts';
+import { chords, foldJob, type Chord, type JobFile, type JobState } from '../job/index.ts';
+import { inWords, litres as inLitres, type UnitSystem } from '../quantity/index.ts';
+import { lineOf, shortName, splitKey, unitOf } from '../vehicle/index.ts';
 
 /** A job as its record tells it. */
 export interface JobRecord {
@@ -46,7 +34,11 @@ const moved = ({ spilled, disposed, fedIn, inCans }: Balance, litres: (n: number
     .map(([n, word]) => `, ${litres(Number(n))} ${word}`)
     .join('');
 
-/** Everything the record shows, from the job's file alone, in the units of whoever reads it. */
+/**
+ * Everything the record opens with, from the job's file alone, in the units of whoever reads it; null where it opens no job.
+ *
+ * @example recordOf(file)?.sentences[0] // 'The test for the complaint was …'
+ */
 export function recordOf(file: JobFile, units: UnitSystem = 'metric'): JobRecord | null {
   const state = foldJob(null, file.entries);
   const litres = (n: number) => inWords([inLitres(n, n, 1)], units);

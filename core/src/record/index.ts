@@ -1,0 +1,5 @@
+export { ownersPage } from './plain.ts';
+export { recordOf, type JobRecord } from './recordOf.ts';
+export { recordSections, sectionsFirst } from './sections.ts';
+export { cellText, type RecordCell, type RecordSection, type RecordTable } from './table.ts';
+export { fuelTable, hoursTable, jointsTable, partsTable, readingsTable, torquesTable } from './tables.ts';

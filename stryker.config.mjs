@@ -1,5 +1,24 @@
+import { readdirSync, readFileSync } from 'node:fs';
+
 /** For scripts/mutants.mjs, which says which folder of the core it is about. */
 const folder = process.env.MUTANTS;
+/** Of a folder whose tests take long, only what begins and ends on every so many lines: a sample. */
+const every = Number(process.env.EVERY ?? 1);
+
+const NOT = /\/(index|types|testing|questions)\.ts$|\.test\.ts$/;
+/** Lines that are looked at, file by file; evenly spread. */
+function sampled() {
+  return readdirSync(`core/src/${folder}`)
+    .map((name) => `core/src/${folder}/${name}`)
+    .filter((file) => file.endsWith('.ts') && !NOT.test(file))
+    .flatMap((file) => {
+      const lines = readFileSync(file, 'utf8').split('\n').length;
+      return Array.from({ length: Math.floor(lines / every) }, (_, i) => {
+        const line = (i + 1) * every;
+        return `${file}:${line}-${line}`;
+      });
+    });
+}
 
 export default {
   testRunner: 'jest',
@@ -8,7 +27,10 @@ export default {
   coverageAnalysis: 'perTest',
   // What stands still while tests run is built once and can't be told apart test by test.
   ignoreStatic: true,
-  mutate: [`core/src/${folder}/*.ts`, '!core/src/**/{index,types,testing,questions}.ts', '!core/src/**/*.test.ts'],
+  mutate:
+    every > 1
+      ? sampled()
+      : [`core/src/${folder}/*.ts`, '!core/src/**/{index,types,testing,questions}.ts', '!core/src/**/*.test.ts'],
   // Words are read by people: a test that repeats each sentence would only say it twice.
   mutator: { excludedMutations: ['StringLiteral'] },
   tempDirName: '.cradle/mutants',

@@ -65,7 +65,7 @@ export function recordOf(file: JobFile, units: UnitSystem = 'metric'): JobRecord
       ? `The test for the complaint was ${test.test}; ${test.result === 'shown' ? 'it showed the fault' : test.result === 'notShown' ? 'it did not show a fault' : 'it was not run'}${test.words ? ` (${test.words})` : ''}.`
       : 'The complaint’s own test was not recorded.',
     bad.length > 0 ? `Found bad: ${bad.join(', ')}.` : 'Nothing was found bad on the bench.',
-    `${litres(out)} came out and ${litres(state.filled + balance.returned)} went back${moved(balance, litres)}.`,
+    `${litres(out)} came out and ${litres(balance.filled + balance.returned)} went back${moved(balance, litres)}.`,
     lines.length === 0
       ? 'No line was parted.'
       : `${lines.length} ${lines.length === 1 ? 'end was' : 'ends were'} parted and ${closed} ${closed === 1 ? 'is' : 'are'} closed; ${dry} ${dry === 1 ? 'joint was' : 'joints were'} seen dry with fuel behind.`,

@@ -128,7 +128,6 @@ const file = (id: string) =>
     id,
   );
 
-/** At least one job in each part of the way, each with something to discover. */
 /** Five minutes at home over what was put in, read each second with a thermometer on the tank; it hardly falls. */
 const heldTight = {
   where: 'home' as const,
@@ -142,6 +141,7 @@ const heldTight = {
   settled: true,
 };
 
+/** At least one job in each part of the way, each with something to discover. */
 export function demoJobs(now: Date): Entry[][] {
   const ago = (hours: number) => new Date(now.getTime() - hours * 3_600_000);
 

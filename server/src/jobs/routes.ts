@@ -13,6 +13,8 @@ import { streamEntries, streamJobs, type Bell } from './events.ts';
 import { signedJobs } from './signed.ts';
 import { photoRoutes } from './photos.ts';
 import { exportJob, importJob } from './file.ts';
+import { recordRoutes } from '../record/routes.ts';
+import { unzipJob } from '../record/zip.ts';
 
 class EntriesBody {
   @IsArray() @ArrayMinSize(1) @ArrayMaxSize(500) entries!: unknown[];
@@ -38,8 +40,10 @@ export function jobRoutes(db: Database, bell: Bell, states: States): Router {
 
   routes.get('/events', (request, response) => streamJobs({ db, bell, request, response }));
 
-  routes.post('/import', express.json({ limit: '120mb' }), async (request, response) => {
-    response.status(201).json(await importJob(db, request.body));
+  const zipped = express.raw({ type: 'application/zip', limit: '120mb' });
+  routes.post('/import', express.json({ limit: '120mb' }), zipped, async (request, response) => {
+    const file: unknown = Buffer.isBuffer(request.body) ? await unzipJob(request.body) : request.body;
+    response.status(201).json(await importJob(db, file));
   });
 
   routes.post('/:id/entries', async (request, response) => {
@@ -75,6 +79,7 @@ export function jobRoutes(db: Database, bell: Bell, states: States): Router {
   });
 
   routes.use('/:id/photos', photoRoutes(db));
+  routes.use('/:id', recordRoutes(db));
 
   routes.get('/:id/events', (request, response) =>
     streamEntries({ db, bell, request, response, jobId: request.params.id }),

@@ -28,7 +28,7 @@ export class Away extends Error {
   }
 }
 
-/** One request to the shop's server. @throws Away, ApiProblem */
+/** One request to the shop's server; a file goes as it is, a zip. @throws Away, ApiProblem */
 export async function call<T>(
   method: string,
   path: string,
@@ -39,8 +39,12 @@ export async function call<T>(
     response = await fetch(`/api${path}`, {
       method,
       credentials: 'same-origin',
-      ...(body === undefined ? {} : { body: JSON.stringify(body), headers: { 'Content-Type': 'application/json' } }),
-      signal: signal ?? AbortSignal.timeout(15_000),
+      ...(body === undefined
+        ? {}
+        : body instanceof Blob
+          ? { body, headers: { 'Content-Type': 'application/zip' } }
+          : { body: JSON.stringify(body), headers: { 'Content-Type': 'application/json' } }),
+      signal: signal ?? AbortSignal.timeout(body instanceof Blob ? 120_000 : 15_000),
     });
   } catch {
     throw new Away();

@@ -183,13 +183,17 @@ const Doors = ({ count }: { count: number }) => (
   </div>
 );
 
-/** Takes a job in from its file. */
+const isZip = ({ name, type }: File): boolean => type.includes('zip') || name.endsWith('.zip');
+
+/** Takes a job in from its file, or from a zip with its photos. */
 function TakeIn() {
   const client = useQueryClient();
   const input = useRef<HTMLInputElement>(null);
   const take = useMutation({
     mutationFn: async (file: File) =>
-      call<{ id: string }>('POST', '/jobs/import', { body: JSON.parse(await file.text()) }),
+      call<{ id: string }>('POST', '/jobs/import', {
+        body: isZip(file) ? file : (JSON.parse(await file.text()) as unknown),
+      }),
     onSuccess: () => client.invalidateQueries({ queryKey: ['jobs'] }),
   });
   const wrong =
@@ -204,7 +208,7 @@ function TakeIn() {
       <input
         ref={input}
         type="file"
-        accept="application/json,.json"
+        accept="application/json,application/zip,.json,.zip"
         className="hidden"
         aria-label="job file"
         onChange={(event) => {

@@ -8,6 +8,7 @@ import { useLine } from '../../log/line.ts';
 import { Addendum } from './Addendum.tsx';
 import { useUnits } from '../../app/units.ts';
 import { Comeback } from './Comeback.tsx';
+import { Tables } from './Tables.tsx';
 import { FollowUps } from './FollowUps.tsx';
 import { Late } from './Late.tsx';
 import { LearnSheet } from './LearnSheet.tsx';
@@ -53,6 +54,16 @@ export default function RecordScreen() {
                   What it taught
                 </button>
               )}
+              <a className="btn" data-action="pdf" href={`/api/jobs/${jobId}/record.pdf?units=${units}`} download>
+                Save as PDF
+              </a>
+              <a className="btn" href={`/api/jobs/${jobId}/record.pdf?for=owner&units=${units}`} download>
+                For the owner, in plain words
+              </a>
+              <a className="btn" data-action="zip" href={`/api/jobs/${jobId}/file.zip?units=${units}`} download>
+                All of it with photos, as a zip
+              </a>
+              <Tables jobId={jobId} units={units} />
               <Addendum jobId={jobId} signed={record.state.signed !== null} onDone={() => void file.refetch()} />
             </div>
             {keep.error && (

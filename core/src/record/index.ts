@@ -1,3 +1,4 @@
+export { readCode, recordCode, tagCode, type PaperCode } from './code.ts';
 export { ownersPage } from './plain.ts';
 export { recordOf, type JobRecord } from './recordOf.ts';
 export { recordSections, sectionsFirst } from './sections.ts';

@@ -5,9 +5,12 @@ import {
   hoursTable,
   jointsTable,
   ownersPage,
+  readCode,
+  recordCode,
   recordOf,
   recordSections,
   sectionsFirst,
+  tagCode,
   torquesTable,
 } from './index.ts';
 
@@ -130,5 +133,20 @@ describe('the record', () => {
 
   test('a file that opens no job is no record', () => {
     expect(recordOf({ ...fileOf(), entries: [] })).toBeNull();
+  });
+});
+
+describe('codes on paper', () => {
+  test('what is written is read; anything else is none of ours', () => {
+    expect(readCode(tagCode('job-1', 7))).toEqual({ job: 'job-1', tag: 7 });
+    expect(readCode(` ${recordCode({ id: 'job-1', number: 12 }, 'ab12')} `)).toEqual({ job: 'job-1', head: 'ab12' });
+    for (const text of [
+      '',
+      'https://example.org/jobs/1',
+      'iron-cradle tag job 1 x',
+      'iron-cradle tag ../x 3',
+      '{"can":1}',
+    ])
+      expect(readCode(text)).toBeNull();
   });
 });

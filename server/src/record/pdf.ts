@@ -2,6 +2,7 @@ import { createRequire } from 'node:module';
 import {
   cellText,
   ownersPage,
+  recordCode,
   recordSections,
   sectionsFirst,
   type HeldBody,
@@ -162,7 +163,7 @@ function forShop(record: JobRecord, { units, pictures }: PdfOptions): TDocumentD
             ),
           ],
         },
-        { qr: `iron-cradle job ${file.job.number} ${file.job.id} ${file.chain.last}`, fit: 110, width: 120 },
+        { qr: recordCode(file.job, file.chain.last), fit: 110, width: 120 },
       ],
       unbreakable: true,
     },

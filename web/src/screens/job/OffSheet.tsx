@@ -1,15 +1,17 @@
 import { backInWords, inOrderOfReturn, openItems, type LedgerItem } from '@iron-cradle/core';
 import { useState } from 'react';
+import { Link } from 'react-router';
 import { useMainUnit } from '../../app/units.ts';
 import { useJob } from '../../log/useJob.ts';
 import { Tag } from '../../look/Tag.tsx';
 import { Sheet } from '../../ui/Sheet.tsx';
 import { PutIn } from './PutIn.tsx';
+import { ReadCode } from './ReadCode.tsx';
 import { TagSheet } from './TagSheet.tsx';
 
 /** The ledger on a phone: what is off, in the order of going back. */
 export function OffSheet({ open, onClose }: { open: boolean; onClose: () => void }) {
-  const { state } = useJob();
+  const { state, jobId } = useJob();
   const [tag, setTag] = useState<string | null>(null);
   const items = inOrderOfReturn(openItems(state));
   return (
@@ -26,6 +28,12 @@ export function OffSheet({ open, onClose }: { open: boolean; onClose: () => void
           ))}
           {items.length === 0 && <li className="py-3 text-quiet">Nothing is off.</li>}
         </ol>
+        <div className="grid gap-3 pt-3 min-[430px]:grid-cols-2">
+          <ReadCode onTag={setTag} />
+          <Link to={`/jobs/${jobId}/labels`} className="btn">
+            Print tags and labels
+          </Link>
+        </div>
         <PutIn />
       </Sheet>
       <TagSheet item={tag} onClose={() => setTag(null)} />

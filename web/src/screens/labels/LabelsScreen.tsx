@@ -4,6 +4,7 @@ import { useJob } from '../../log/useJob.ts';
 import { WithJob } from '../../log/WithJob.tsx';
 import { useWords } from '../../ui/Words.tsx';
 import { Code } from '../record/Code.tsx';
+import { Tags } from './Tags.tsx';
 
 /** Labels for the cans of one job, to print and stick on, each a page of its own. */
 export default function LabelsScreen() {
@@ -35,6 +36,7 @@ function Labels() {
           <Label key={can.number} can={can} />
         ))}
       </ul>
+      <Tags />
     </main>
   );
 }

@@ -2,6 +2,7 @@ import {
   cellText,
   descended,
   entryInWords,
+  recordCode,
   recordSections,
   sectionsFirst,
   stations,
@@ -95,7 +96,7 @@ export function RecordPage({ record }: { record: JobRecord }) {
             service information for the vehicle and local codes come before this record.
           </p>
         </div>
-        <Code text={`iron-cradle job ${file.job.number} ${file.job.id} ${file.chain.last}`} />
+        <Code text={recordCode(file.job, file.chain.last)} />
       </footer>
       <details className="no-print pt-6">
         <summary className="min-h-11 cursor-pointer text-quiet underline">

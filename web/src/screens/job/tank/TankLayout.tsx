@@ -1,11 +1,13 @@
 import { chords, descended, marksAhead, stationsDone, type StationId } from '@iron-cradle/core';
 import { useState, type ReactNode } from 'react';
+import { useSearchParams } from 'react-router';
 import { Well } from '../../../drawings/well/Well.tsx';
 import { Wire } from '../../../drawings/wire/Wire.tsx';
 import { useMainUnit } from '../../../app/units.ts';
 import { useJob } from '../../../log/useJob.ts';
 import { useSize } from '../../../ui/useSize.ts';
 import { useAhead } from '../../../workers/AheadOf.tsx';
+import { ReadCode } from '../ReadCode.tsx';
 import { TagSheet } from '../TagSheet.tsx';
 import { TakeBack } from '../TakeBack.tsx';
 import { useTagNumber } from './useTagNumber.ts';
@@ -36,6 +38,15 @@ export function TankLayout({ station, band, stage, page = false, now, act, main 
   const [box, boxSize] = useSize<HTMLDivElement>();
   const ahead = useAhead();
   useTagNumber(state, setTag);
+  // A code that was photographed elsewhere leads here.
+  const [search] = useSearchParams();
+  const asked = Number(search.get('tag') ?? 0);
+  const [shown, setShown] = useState(0);
+  if (asked !== shown) {
+    setShown(asked);
+    const item = state.items.find((one) => one.tag === asked);
+    if (item) setTag(item.key);
+  }
   return (
     <div className="tank-grid">
       <div ref={well} className="hidden min-h-0 overflow-hidden border-r border-rule [grid-area:well] mid:block">
@@ -80,8 +91,11 @@ export function TankLayout({ station, band, stage, page = false, now, act, main 
         <div className="min-h-0 min-w-0 flex-1">
           <Wire state={state} units={units} onTag={setTag} />
         </div>
-        <div className="flex shrink-0 items-center p-3 wide:w-56">
-          <TakeBack boxed />
+        <div className="flex shrink-0 items-center gap-2 p-3 wide:w-72">
+          <ReadCode onTag={setTag} small />
+          <div className="min-w-0 flex-1">
+            <TakeBack boxed />
+          </div>
         </div>
       </footer>
       <TagSheet item={tag} onClose={() => setTag(null)} />

@@ -1,3 +1,4 @@
+export { fuelBack, type FuelBack } from './fuelBack.ts';
 export { gateTitles, type GateItem } from './items.ts';
 export { judgeGate, type JudgedItem } from './judge.ts';
 export { jointsDueHere, judgeProofFuel } from './judges.ts';

@@ -26,3 +26,4 @@ export {
 export { rubbersOf, type Rubber } from './rubber.ts';
 export { judgeRun } from './run.ts';
 export { hoseStates, judgeHose, type HoseState } from './seen.ts';
+export { BREATHS, spareLength, whichHose, type Breath, type Unmarked, type WhichHose } from './which.ts';

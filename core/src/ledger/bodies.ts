@@ -114,10 +114,21 @@ export class ReplacedBody {
   @IsOptional() @IsString() @MaxLength(300) words?: string;
 }
 
+/** Schools of how a seal goes in: dry, with a trace of the right oil, or with fuel-proof sealant under a screwed flange. */
+export const SEAL_SCHOOLS = ['dry', 'oiled', 'sealant'] as const;
+/** One of them. */
+export type SealSchool = (typeof SEAL_SCHOOLS)[number];
+
 /** The ring over the unit was opened, or closed on its new seal. */
 export class RingBody {
   /** Which. */
   @IsIn(['opened', 'closed']) state!: 'opened' | 'closed';
   /** A new seal lies under it. */
   @IsOptional() @IsBoolean() newSeal?: boolean;
+  /** What lies on the seal. */
+  @IsOptional() @IsIn(SEAL_SCHOOLS) school?: SealSchool;
+  /** mm thick, the old seal. */
+  @IsOptional() @IsNumber() @Min(0.5) @Max(20) sealOld?: number;
+  /** mm thick, the new seal. */
+  @IsOptional() @IsNumber() @Min(0.5) @Max(20) sealNew?: number;
 }

@@ -20,3 +20,5 @@ export {
 export { closedOpenings, isOff, knownClosed, ledgerSlice, type LedgerSlice } from './slice.ts';
 export { anyKey } from './testing.ts';
 export type { LedgerItem, Opening } from './types.ts';
+export { judgeSeal } from './seal.ts';
+export { SEAL_SCHOOLS, type SealSchool } from './bodies.ts';

@@ -1,4 +1,4 @@
-import type { Draft } from 'immer';
+import { castDraft, type Draft } from 'immer';
 import {
   defineSlice,
   isUnsettled,
@@ -8,8 +8,12 @@ import {
   type RecordLine,
 } from '../kernel/index.ts';
 import { deepest, dropAt, type Pose } from '../pose/index.ts';
-import { fileName, placeOf, splitKey, type VehicleSlice } from '../vehicle/index.ts';
+import { say } from '../quantity/index.ts';
+import { fileName, placeOf, splitKey, unitOf, type VehicleSlice } from '../vehicle/index.ts';
+import type { Verdict } from '../verdict/index.ts';
+import type { RingBody } from './bodies.ts';
 import { itemsOf } from './items.ts';
+import { judgeSeal } from './seal.ts';
 import type { Cut, Deviation, ItemKind, LedgerItem, Opening, Replacement } from './types.ts';
 
 /** What came off, went in, was cut, replaced or left. */
@@ -27,7 +31,17 @@ export interface LedgerSlice {
   /** Debts that are settled otherwise. */
   deviations: readonly Deviation[];
   /** Every time the ring over the unit was opened or closed, oldest first: which, on a new seal or not, in which entry. */
-  rings: readonly { state: 'opened' | 'closed'; newSeal: boolean; in: string }[];
+  rings: readonly {
+    state: 'opened' | 'closed';
+    newSeal: boolean;
+    in: string;
+    /** What the seal under it came to; null: opened, or nobody said more than that it is new. */
+    seal: Verdict | null;
+    /** Person's id. */
+    by: string;
+    /** ISO time. */
+    at: string;
+  }[];
   /** The ring as it is now; null while nobody said. */
   ring: 'opened' | 'closed' | null;
 }
@@ -151,9 +165,12 @@ export const ledgerSlice = defineSlice<LedgerSlice, LedgerFacts>({
     },
     blocksAgain: (own, { key }, { moment, facts: { pose } }) =>
       close(own, { key, ids: own.off[key] ?? [], moment, backAt: deepest(pose) }),
-    ring: (own, { state }, { moment }) => {
-      const newSeal = (moment.entry.body as { newSeal?: boolean }).newSeal ?? false;
-      own.rings.push({ state, newSeal, in: moment.id });
+    ring: (own, { state }, { moment, facts: { vehicle } }) => {
+      const body = moment.entry.body as RingBody;
+      const said = state === 'closed' && (body.school ?? body.sealNew) !== undefined;
+      const seal = said ? judgeSeal(body, unitOf(vehicle).kind === 'screws') : null;
+      const { id, by, at } = moment;
+      own.rings.push(castDraft({ state, newSeal: body.newSeal ?? false, in: id, seal, by, at }));
       own.ring = state;
     },
     settled: (own, { key, on, entries }, { moment, facts }) => {
@@ -171,8 +188,8 @@ export const ledgerSlice = defineSlice<LedgerSlice, LedgerFacts>({
       }
     },
   },
-  owes: (state) => [...openDebts(state), ...cutDebts(state)],
-  record: (state) => [...deviationLines(state), ...cutLines(state)],
+  owes: (state) => [...openDebts(state), ...cutDebts(state), ...sealDebts(state)],
+  record: (state) => [...deviationLines(state), ...cutLines(state), ...sealLines(state)],
   derive: (state) => ({ items: itemsOf(state) }),
 });
 
@@ -189,6 +206,29 @@ function openDebts(state: LedgerSlice): Debt[] {
       }),
     );
 }
+
+/** The seal that is under it now. */
+const sealNow = ({ rings }: LedgerSlice) => {
+  const last = rings.at(-1);
+  return last?.state === 'closed' && last.seal ? { ...last, seal: last.seal } : null;
+};
+
+const sealDebts = (state: LedgerSlice): Debt[] => {
+  const now = sealNow(state);
+  return now?.seal.outcome === 'bad'
+    ? [{ id: `seal:${now.in}`, key: 'seal', text: say`seal of the unit: ${now.seal.reasons[0]?.text ?? ''}` }]
+    : [];
+};
+
+const sealLines = (state: LedgerSlice): RecordLine[] => {
+  const now = sealNow(state);
+  return (now?.seal.reasons ?? []).map(({ text, figure }) => ({
+    under: 'bench',
+    text: say`seal: ${text}${figure ? say`, ${figure}` : ''}`,
+    by: now!.by,
+    at: now!.at,
+  }));
+};
 
 const cutDebts = (state: LedgerSlice & LedgerFacts): Debt[] =>
   state.cuts

@@ -9,5 +9,6 @@ export { routeModel, type View } from './model.ts';
 export { afterStop, marksAhead, planDescent } from './preview.ts';
 export { slackFromString, type StringLine, type StringSlack } from './string.ts';
 export type { Action, Plan, Stop, UpItem } from './types.ts';
+export { neckOrders, type NeckOrder } from './neck.ts';
 export { nextUp } from './up.ts';
 export { testStop, wayUp } from './wayUp.ts';

@@ -61,6 +61,7 @@ export {
   teamLift,
   type ExitWay,
   type LiftPosture,
+  WORKED_ON,
 } from './handling/index.ts';
 export {
   bindings,
@@ -135,7 +136,17 @@ export {
   type Refusal,
   type RecordLine,
 } from './kernel/index.ts';
-export { fittedParts, lessons, taught, withFitted, type Fitted, type Lesson } from './learning/index.ts';
+export {
+  fittedParts,
+  keptCurve,
+  keptFigures,
+  lessons,
+  taught,
+  withFitted,
+  withKept,
+  type Fitted,
+  type Lesson,
+} from './learning/index.ts';
 export {
   openEnds,
   type OpenEnd,
@@ -308,6 +319,7 @@ export { followUps, type FollowUp } from './signing/index.ts';
 export {
   cellText,
   fuelTable,
+  handsOn,
   hoursTable,
   jointsTable,
   ownersPage,

@@ -137,3 +137,8 @@ export {
   type Rubber,
 } from './hose/index.ts';
 export { groundOff, judgeRefill } from './wiring/index.ts';
+export { fuelBack, type FuelBack } from './gates/index.ts';
+export { BREATHS, RUBS, rubWord, spareLength, whichHose, type Breath, type Rubs } from './hose/index.ts';
+export { judgeSeal, SEAL_SCHOOLS, type SealSchool } from './ledger/index.ts';
+export { neckOrders, wayUp } from './stops/index.ts';
+export { portDrop } from './hang/index.ts';

@@ -14,4 +14,4 @@ export {
   type Lubricant,
 } from './bolt.ts';
 export { judgeTorque, SNUG, type Snug } from './judge.ts';
-export { torque, torqueSlice } from './kinds.ts';
+export { torque, torqueSlice, type TorqueSlice } from './kinds.ts';

@@ -38,7 +38,7 @@ interface Torque extends TorqueBody, Stamp {
 }
 
 /** Torques. */
-interface TorqueSlice {
+export interface TorqueSlice {
   /** The newest of each thing. */
   torques: readonly Torque[];
 }

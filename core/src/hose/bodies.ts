@@ -18,6 +18,7 @@ import {
 } from 'class-validator';
 import { clampKinds, clampSizes, type BandWidth, type ClampKind } from './clamp.ts';
 import { hoseGrades, type HoseGrade } from './grade.ts';
+import { RUBS, type Rubs } from './rubs.ts';
 import { hoseStates, type HoseState } from './seen.ts';
 
 /** A hose was looked at, or a new one is in. */
@@ -66,6 +67,10 @@ export class HoseRunsBody {
   route?: RoutePointBody[];
   /** Does its other end stand in the open air? */
   @IsOptional() @IsBoolean() openAir?: boolean;
+  /** On what it lies, or nearly. */
+  @IsOptional() @IsArray() @ArrayMaxSize(4) @IsIn(RUBS, { each: true }) rubs?: Rubs[];
+  /** Is there a sleeve on it, or a clip that keeps it off? */
+  @IsOptional() @IsBoolean() guarded?: boolean;
 }
 
 /** A clamp is on. */

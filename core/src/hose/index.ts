@@ -27,3 +27,4 @@ export { rubbersOf, type Rubber } from './rubber.ts';
 export { judgeRun } from './run.ts';
 export { hoseStates, judgeHose, type HoseState } from './seen.ts';
 export { BREATHS, spareLength, whichHose, type Breath, type Unmarked, type WhichHose } from './which.ts';
+export { RUBS, rubWord, type Rubs } from './rubs.ts';

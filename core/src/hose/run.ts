@@ -4,6 +4,7 @@ import { verdictFrom, type Found, type Verdict } from '../verdict/index.ts';
 import { asItRuns } from './curve.ts';
 import { dipsAlong, type RoutePoint } from './dip.ts';
 import type { Rubber } from './rubber.ts';
+import { judgeRubs, type Rubs } from './rubs.ts';
 
 /** How a hose runs. */
 export interface HoseRun {
@@ -15,6 +16,10 @@ export interface HoseRun {
   bore?: number | undefined;
   /** Does its other end stand in the open air? */
   openAir?: boolean | undefined;
+  /** On what it lies. */
+  rubs?: readonly Rubs[] | undefined;
+  /** Sleeved, or kept off by a clip? */
+  guarded?: boolean | undefined;
 }
 
 /** Walls of a fuel hose together, mm: its outside is so much more than its bore. Common practice, no source. */
@@ -28,7 +33,20 @@ const BENDS = 6;
  *
  * @example judgeRun({ below: true, route, bore: 19 }, rubber).outcome // 'bad': a dip shuts it
  */
-export function judgeRun(run: HoseRun, { breathes }: Pick<Rubber, 'breathes'>): Verdict {
+export function judgeRun(run: HoseRun, rubber: Pick<Rubber, 'breathes'>): Verdict {
+  const basis = commonPractice;
+  const rubs = judgeRubs({ rubs: run.rubs ?? [], guarded: run.guarded ?? false });
+  const falls = fallsOf(run, rubber);
+  if (rubs.length === 0) return falls;
+  const [why] = falls.reasons;
+  const next = falls.next[0];
+  return verdictFrom([...rubs, ...(why ? [{ outcome: falls.outcome, ...why, ...(next ? { next } : {}) }] : [])], {
+    basis,
+  });
+}
+
+/** How it falls and bends. */
+function fallsOf(run: HoseRun, { breathes }: Pick<Rubber, 'breathes'>): Verdict {
   const basis = commonPractice;
   const { route, bore } = run;
   if (!run.below && !route)

@@ -22,6 +22,8 @@ export interface WhichHose {
   id: string;
   /** As people call it. */
   name: string;
+  /** Where its port lies, mm from the first end. */
+  x: number;
   /** How many of what is known speak for it, less those against. */
   fits: number;
   /** What speaks for it and against it. */
@@ -82,6 +84,7 @@ export function whichHose(file: VehicleFile, { bore, x, breath }: Unmarked): Whi
       return {
         id: line.id,
         name: line.name,
+        x: line.x,
         fits: told.reduce((sum, one) => sum + one.for, 0),
         why: told.map(({ text }) => text),
       };

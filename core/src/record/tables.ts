@@ -2,6 +2,7 @@ import { format } from 'date-fns';
 import { wordOf, type Piece } from '../bench/index.ts';
 import { heldTight } from '../hold/index.ts';
 import { nameOf, type JobState } from '../job/index.ts';
+import { SERVER_DEVICE } from '../kernel/index.ts';
 import { inWords, litres, type UnitSystem } from '../quantity/index.ts';
 import { unitOf } from '../vehicle/index.ts';
 import { wetsOf } from '../proof/index.ts';
@@ -110,15 +111,11 @@ export function fuelTable({ state, name }: JobRecord, { units }: Reader): Record
 /** Longer than this between two entries nobody was at it, min; common practice, no source. */
 const AWAY = 30;
 
-/**
- * Hours by person and day, from the times of their entries: gaps of more than half an hour are not work.
- *
- * @example hoursTable(record).rows[0] // ['Ines Calder', '2026-11-26', '2.25', '41']
- */
-export function hoursTable({ file, name }: JobRecord): RecordTable {
+/** Minutes of hands by person and day, from the times of their entries. */
+function workedIn({ file }: Pick<JobRecord, 'file'>) {
   const days = new Map<string, { by: string; day: string; minutes: number; last: number; count: number }>();
   for (const { by, at, device } of file.entries) {
-    if (device === 'server') continue;
+    if (device === SERVER_DEVICE) continue;
     const [time, day] = [Date.parse(at), format(new Date(at), 'yyyy-MM-dd')];
     const key = `${by} ${day}`;
     const had = days.get(key) ?? { by, day, minutes: 0, last: time, count: 0 };
@@ -130,17 +127,32 @@ export function hoursTable({ file, name }: JobRecord): RecordTable {
       count: had.count + 1,
     });
   }
-  return {
-    title: 'Hours',
-    head: ['who', 'day', 'hours', 'entries'],
-    rows: [...days.values()].map(({ by, day, minutes, count }) => [
-      name(by),
-      day,
-      (Math.round(minutes / 15) / 4).toFixed(2),
-      String(count),
-    ]),
-  };
+  return [...days.values()];
 }
+
+/**
+ * Minutes of hands on a job, of all its people: gaps of more than half an hour are not work.
+ *
+ * @example handsOn(record) // 145
+ */
+export const handsOn = (record: Pick<JobRecord, 'file'>): number =>
+  workedIn(record).reduce((sum, { minutes }) => sum + minutes, 0);
+
+/**
+ * Hours by person and day, to the quarter.
+ *
+ * @example hoursTable(record).rows[0] // ['Ines Calder', '2026-11-26', '2.25', '41']
+ */
+export const hoursTable = (record: JobRecord): RecordTable => ({
+  title: 'Hours',
+  head: ['who', 'day', 'hours', 'entries'],
+  rows: workedIn(record).map(({ by, day, minutes, count }) => [
+    record.name(by),
+    day,
+    (Math.round(minutes / 15) / 4).toFixed(2),
+    String(count),
+  ]),
+});
 
 /** Readings of every hold, one after the other; s and Pa as they were read. @example readingsTable(record).rows[0] */
 export function readingsTable({ file }: JobRecord): RecordTable {

@@ -5,12 +5,14 @@ interface MinutesBarProps {
   minutes: { lo: number; typ: number; hi: number };
   /** The same before something was changed, drawn as a thin line above. */
   before?: { lo: number; typ: number; hi: number } | null;
+  /** Longest of those it stands beside, so that they are to one scale. */
+  beside?: number;
 }
 
 /** Minutes as a strap: solid up to the least, hatched up to the most, a bolt at the likely. */
-export function MinutesBar({ minutes, before }: MinutesBarProps) {
+export function MinutesBar({ minutes, before, beside = 1 }: MinutesBarProps) {
   const hatch = useId();
-  const most = Math.max(minutes.hi, before?.hi ?? 0, 1);
+  const most = Math.max(minutes.hi, before?.hi ?? 0, beside);
   const x = (m: number) => 10 + (m / most) * 580;
   return (
     <svg viewBox="0 0 600 54" className="w-full" role="img" aria-label={`${words(minutes)} minutes`}>

@@ -1,9 +1,14 @@
 import { Checkbox } from 'radix-ui';
 import {
+  answerTo,
   fittedParts,
+  keptCurve,
+  keptFigures,
   lessons,
   taught,
+  WORKED_ON,
   withFitted,
+  withKept,
   type Fitted,
   type JobState,
   type Lesson,
@@ -11,7 +16,7 @@ import {
   type VehicleFile,
 } from '@iron-cradle/core';
 import { useQueryClient } from '@tanstack/react-query';
-import { useId, useState } from 'react';
+import { useId, useState, type ReactNode } from 'react';
 import { HatchDefs } from '../../look/Shapes.tsx';
 import { Strap } from '../../look/Strap.tsx';
 import { call } from '../../net/api.ts';
@@ -21,11 +26,13 @@ import { freshId, idOf } from '../vehicles/fresh.ts';
 
 interface LearnSheetProps {
   state: JobState;
+  /** Minutes of hands on it. */
+  minutes: number;
   onClose: () => void;
 }
 
 /** What the job taught, line by line: guessed before, known now. Only what is ticked goes into the vehicle file. */
-export function LearnSheet({ state, onClose }: LearnSheetProps) {
+export function LearnSheet({ state, minutes, onClose }: LearnSheetProps) {
   const client = useQueryClient();
   const vehicles = useVehicles().data ?? [];
   const [off, setOff] = useState<string[]>([]);
@@ -36,13 +43,19 @@ export function LearnSheet({ state, onClose }: LearnSheetProps) {
   const taken = list.filter((l) => !off.includes(l.path));
   const fitted = fittedParts(state, file);
   const kept = fitted.filter((one) => !off.includes(pathOf(one)));
-  const all = list.length + fitted.length;
+  const where = answerTo(state, WORKED_ON);
+  const figures = keptFigures(state, file, where ? { minutes, where } : null);
+  const curve = keptCurve(state, file);
+  const seen = figures.filter((one) => !off.includes(one.path));
+  const curveKept = curve && !off.includes(CURVE) ? curve : null;
+  const all = list.length + fitted.length + figures.length + (curve ? 1 : 0);
+  const ticked = taken.length + kept.length + seen.length + (curveKept ? 1 : 0);
   const tick = (path: string) => (on: boolean | 'indeterminate') =>
     setOff(on === true ? off.filter((p) => p !== path) : [...off, path]);
   const most = Math.max(1, ...list.flatMap((l) => [Math.min(l.after.hi, 600), Math.min(l.before?.hi ?? 0, 600)]));
   const keep = async () => {
     try {
-      const next = withFitted(taught(file, taken), kept);
+      const next = withKept(withFitted(taught(file, taken), kept), seen, curveKept);
       await call('PUT', `/vehicles/${next.id}`, { body: next });
       await client.invalidateQueries({ queryKey: ['vehicles'] });
       setSaid({ good: true, text: `Kept in ${next.name}. The next one begins with it.` });
@@ -85,21 +98,21 @@ export function LearnSheet({ state, onClose }: LearnSheetProps) {
           </li>
         ))}
         {fitted.map((one) => (
-          <li key={pathOf(one)}>
-            <Checkbox.Root
-              checked={!off.includes(pathOf(one))}
-              data-lesson={pathOf(one)}
-              className="flex min-h-18 w-full items-center gap-4 py-2 text-left"
-              onCheckedChange={tick(pathOf(one))}
-            >
-              <span className="min-w-0 flex-1">
-                <span className="narrow block text-20">{one.name}, fitted</span>
-                <span className="text-quiet">{fittedWords(one)}</span>
-              </span>
-              <Tick on={!off.includes(pathOf(one))} />
-            </Checkbox.Root>
-          </li>
+          <Ticked key={pathOf(one)} path={pathOf(one)} name={`${one.name}, fitted`} off={off} onTick={tick}>
+            {fittedWords(one)}
+          </Ticked>
         ))}
+        {figures.map((one) => (
+          <Ticked key={one.path} path={one.path} name={one.what} off={off} onTick={tick}>
+            {one.seen} {one.unit}
+            {one.before.length > 0 ? `; before: ${one.before.join(', ')}` : ''}, seen {one.before.length + 1}×
+          </Ticked>
+        ))}
+        {curve && (
+          <Ticked path={CURVE} name="sender, by height" off={off} onTick={tick}>
+            {curve.points.map(({ mm, ohms }) => `${ohms} Ω at ${mm} mm`).join('; ')}
+          </Ticked>
+        )}
       </ul>
       {said && (
         <p role="status" className={`py-2 font-semibold ${said.good ? 'text-go' : 'text-halt'}`}>
@@ -111,15 +124,44 @@ export function LearnSheet({ state, onClose }: LearnSheetProps) {
           <Strap
             data-action="learn"
             onClick={() => void keep()}
-            waitsFor={taken.length + kept.length === 0 ? 'tick what it taught' : undefined}
+            waitsFor={ticked === 0 ? 'tick what it taught' : undefined}
           >
-            Keep {taken.length + kept.length} of {all}
+            Keep {ticked} of {all}
           </Strap>
         </div>
       )}
     </Sheet>
   );
 }
+
+/** Path of the sender’s curve. */
+const CURVE = 'curve';
+
+interface TickedProps {
+  path: string;
+  name: string;
+  off: readonly string[];
+  onTick: (path: string) => (on: boolean | 'indeterminate') => void;
+  children: ReactNode;
+}
+
+/** One thing it taught, ticked to be kept. */
+const Ticked = ({ path, name, off, onTick, children }: TickedProps) => (
+  <li>
+    <Checkbox.Root
+      checked={!off.includes(path)}
+      data-lesson={path}
+      className="flex min-h-18 w-full items-center gap-4 py-2 text-left"
+      onCheckedChange={onTick(path)}
+    >
+      <span className="min-w-0 flex-1">
+        <span className="narrow block text-20">{name}</span>
+        <span className="text-quiet">{children}</span>
+      </span>
+      <Tick on={!off.includes(path)} />
+    </Checkbox.Root>
+  </li>
+);
 
 const pathOf = ({ part }: Fitted): string => `fitted ${part}`;
 

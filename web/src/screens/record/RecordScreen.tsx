@@ -13,7 +13,7 @@ import { FollowUps } from './FollowUps.tsx';
 import { Late } from './Late.tsx';
 import { LearnSheet } from './LearnSheet.tsx';
 import { RecordPage } from './RecordPage.tsx';
-import { recordOf, type JobFile } from '@iron-cradle/core';
+import { handsOn, recordOf, type JobFile } from '@iron-cradle/core';
 import { save } from '../../ui/save.ts';
 
 /** The record on the screen, with what can be done with it. */
@@ -71,7 +71,9 @@ export default function RecordScreen() {
                 {keep.error.message}
               </p>
             )}
-            {learning && <LearnSheet state={record.state} onClose={() => setLearning(false)} />}
+            {learning && (
+              <LearnSheet state={record.state} minutes={handsOn(record)} onClose={() => setLearning(false)} />
+            )}
             <FollowUps
               jobId={jobId}
               state={record.state}

@@ -151,7 +151,7 @@ describe('what a job taught', () => {
   const open = (state = felt()) =>
     render(
       <Surroundings>
-        <LearnSheet state={state} onClose={() => undefined} />
+        <LearnSheet state={state} minutes={0} onClose={() => undefined} />
       </Surroundings>,
     );
 

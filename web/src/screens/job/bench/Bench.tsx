@@ -16,6 +16,7 @@ import { PlacePanel } from './condition/PlacePanel.tsx';
 import { SparkPanel } from './condition/SparkPanel.tsx';
 import { StreamPanel } from './evidence/StreamPanel.tsx';
 import { ConversionPanel } from './conversion/ConversionPanel.tsx';
+import { FuelBackPanel, FuelBackRow } from './FuelBack.tsx';
 import { OpeningPanel } from './OpeningPanel.tsx';
 import { PartPanel } from './PartPanel.tsx';
 import { PickupPanel } from './pickup/PickupPanel.tsx';
@@ -35,6 +36,7 @@ const panels = {
   stream: StreamPanel,
   pickup: PickupPanel,
   conversion: ConversionPanel,
+  fuelBack: FuelBackPanel,
 };
 
 /** Bench: the unit apart, the tank opened, what is tried before it goes up; then gate 3 and the ring. */
@@ -84,6 +86,7 @@ export default function Bench() {
           <VacuumRow />
           <HosesRow onHoses={() => setSearch({ hoses: '' })} />
           {state.out && <HoldRow where="bench" onHold={() => setSearch({ hold: '' })} />}
+          <FuelBackRow onFuel={() => setHand('fuelBack')} />
           <PickupRow onPickup={() => setHand('pickup')} />
           <ConversionRow onConversion={() => setHand('conversion')} />
           <StreamRow onStream={() => setHand('stream')} />

@@ -1,13 +1,16 @@
 import { isPassed } from '@iron-cradle/core';
+import { useState } from 'react';
 import { useJob } from '../../../log/useJob.ts';
 import { Shape } from '../../../look/Shapes.tsx';
 import { Strap } from '../../../look/Strap.tsx';
 import { GateRail } from '../GateRail.tsx';
+import { SealForm, type SealSaid } from './SealForm.tsx';
 import { TakeBack } from '../TakeBack.tsx';
 
 /** Gate 3, then the ring itself: what was confirmed holds until it is closed, and is asked anew once it is opened again. */
 export function Ring({ onUp }: { onUp: () => void }) {
   const { state, enter } = useJob();
+  const [said, setSaid] = useState<SealSaid>({});
   const seal = state.gates[3].answers.seal?.answer;
   if (state.ring === 'closed')
     return (
@@ -35,8 +38,10 @@ export function Ring({ onUp }: { onUp: () => void }) {
         title="The ring may close"
         text="Groove bright and clean, unit on its mark, ring turned to its stops on every tab. The service information for this vehicle comes first."
         main="The ring is closed"
-        onMain={() => void enter('ring', { state: 'closed', newSeal: true }).then(onUp)}
-      />
+        onMain={() => void enter('ring', { state: 'closed', newSeal: true, ...said }).then(onUp)}
+      >
+        <SealForm said={said} onSaid={setSaid} />
+      </Panel>
     );
   return (
     <GateRail

@@ -7,6 +7,7 @@ import { useWords } from '../../../ui/Words.tsx';
 import { TankLayout } from '../tank/TankLayout.tsx';
 import { CutPanel } from './CutPanel.tsx';
 import { OneHose } from './OneHose.tsx';
+import { WhichPanel } from './WhichPanel.tsx';
 
 /** Every rubber from tank to engine, each touched where it stands in the row; one in hand beside its drawing. */
 export function HoseScreen({ station, onDone }: { station: 'bench' | 'refit'; onDone: () => void }) {
@@ -59,6 +60,7 @@ export function HoseScreen({ station, onDone }: { station: 'bench' | 'refit'; on
       now={
         <section aria-label="cut list" className="grid gap-4 p-4 mid:p-6">
           <CutPanel />
+          <WhichPanel />
           <button type="button" className="btn" data-action="hoses-done" onClick={onDone}>
             Back
           </button>

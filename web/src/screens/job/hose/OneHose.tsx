@@ -6,6 +6,7 @@ import { VerdictView } from '../../../ui/VerdictView.tsx';
 import { PhotoButton, Photos } from '../Photos.tsx';
 import { TankLayout } from '../tank/TankLayout.tsx';
 import { ClampPanel } from './ClampPanel.tsx';
+import { LongEnough } from './LongEnough.tsx';
 import { LookPanel } from './LookPanel.tsx';
 import { RunPanel } from './RunPanel.tsx';
 
@@ -91,6 +92,7 @@ export function OneHose({ station, rubber, onDone }: OneHoseProps) {
             <>
               <LookPanel rubber={rubber} />
               <ClampPanel rubber={rubber} />
+              <LongEnough about={rubber.key} />
               <div className="grid grid-cols-2 gap-3">
                 <PhotoButton about={rubber.key} name={rubber.name} words />
               </div>

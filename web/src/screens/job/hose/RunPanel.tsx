@@ -1,5 +1,8 @@
-import type { RoutePoint, Rubber } from '@iron-cradle/core';
+import { RUBS, rubWord, type RoutePoint, type Rubber, type Rubs } from '@iron-cradle/core';
+import { useState } from 'react';
 import { useJob } from '../../../log/useJob.ts';
+import { Choice } from '../../../ui/Choice.tsx';
+import { PickMany } from '../../../ui/PickMany.tsx';
 import { QuantityField } from '../../../ui/QuantityField.tsx';
 
 interface RunPanelProps {
@@ -19,6 +22,9 @@ interface RunPanelProps {
 /** How it runs: the one question, else its drawing, point by point typed where a finger is too broad. */
 export function RunPanel({ rubber, route, bore, drawn, chosen, turn, onRoute, onBore, onChoose }: RunPanelProps) {
   const { enter } = useJob();
+  const [rubs, setRubs] = useState<Rubs[]>([]);
+  const [guarded, setGuarded] = useState(false);
+  const lies = rubs.length > 0 ? { rubs, guarded } : {};
   const point = chosen === null ? undefined : route[chosen];
   const put = (to: RoutePoint) => onRoute(route.map((one, i) => (i === chosen ? to : one)));
   const between = () => {
@@ -75,12 +81,31 @@ export function RunPanel({ rubber, route, bore, drawn, chosen, turn, onRoute, on
           />
         </div>
       </div>
+      <div>
+        <p className="pb-1 text-quiet">It lies on, or nearly</p>
+        <PickMany
+          things={RUBS.map((id) => ({ id, name: rubWord[id] }))}
+          picked={rubs}
+          onPick={(picked) => setRubs(picked as Rubs[])}
+        />
+      </div>
+      {rubs.length > 0 && (
+        <Choice
+          label="There"
+          value={guarded ? 'sleeve' : 'bare'}
+          onChoose={(value) => setGuarded(value === 'sleeve')}
+          options={[
+            { value: 'bare', label: 'Bare' },
+            { value: 'sleeve', label: 'Sleeved, or clipped off it' },
+          ]}
+        />
+      )}
       <div className="grid gap-3 min-[480px]:grid-cols-2">
         <button
           type="button"
           className="btn"
           data-action="falls"
-          onClick={() => void enter('hoseRuns', { key: rubber.key, below: false })}
+          onClick={() => void enter('hoseRuns', { key: rubber.key, below: false, ...lies })}
         >
           No low place: it falls all the way
         </button>
@@ -93,6 +118,7 @@ export function RunPanel({ rubber, route, bore, drawn, chosen, turn, onRoute, on
             void enter('hoseRuns', {
               key: rubber.key,
               below: true,
+              ...lies,
               ...(drawn && bore !== null ? { bore, route: route.map(([x, z]) => ({ x, z })) } : {}),
             })
           }
@@ -109,6 +135,7 @@ export function RunPanel({ rubber, route, bore, drawn, chosen, turn, onRoute, on
                 key: rubber.key,
                 below: true,
                 openAir: true,
+                ...lies,
                 bore,
                 route: route.map(([x, z]) => ({ x, z })),
               })

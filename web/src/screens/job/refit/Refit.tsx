@@ -1,5 +1,6 @@
 import {
   bindings,
+  fuelBack,
   heightInWords,
   holdersAt,
   jointsDueHere,
@@ -25,6 +26,7 @@ import { useKeys } from '../../../app/keys.tsx';
 import { PaintedEnds } from '../../../drawings/ends/PaintedEnds.tsx';
 import { Hang } from '../../../drawings/hang/Hang.tsx';
 import { useJob } from '../../../log/useJob.ts';
+import { Shape } from '../../../look/Shapes.tsx';
 import { Strap } from '../../../look/Strap.tsx';
 import { Tag } from '../../../look/Tag.tsx';
 import { Band } from '../../../ui/Band.tsx';
@@ -37,6 +39,7 @@ import { TagSheet } from '../TagSheet.tsx';
 import { PhotoButton, Photos } from '../Photos.tsx';
 import { HoseScreen } from '../hose/HoseScreen.tsx';
 import { HosesRow } from '../hose/HosesRow.tsx';
+import { NeckOrders } from './NeckOrders.tsx';
 import { UpList } from './UpList.tsx';
 import { TestStop } from './TestStop.tsx';
 import { TorqueSheet } from './TorqueSheet.tsx';
@@ -166,6 +169,8 @@ export default function Refit() {
                 ) : (
                   <UpList items={stop.items} state={state} here={!mustRaise} onTag={setTag} />
                 )}
+                <NeckOrders />
+                <Tipped />
                 <HosesRow onHoses={() => setSearch({ hoses: '' })} />
                 {stop.lostNext && !finished && (
                   <p className="py-2 text-quiet">
@@ -243,6 +248,21 @@ export default function Refit() {
       <TorqueSheet item={torque} onClose={() => setTorque(null)} />
       {keys}
     </>
+  );
+}
+
+/** With fuel in it again: how far it may be tipped before that stands at an open port. */
+function Tipped() {
+  const { state } = useJob();
+  const units = useMainUnit();
+  const litresBack = state.fills.length;
+  const { tilt, at } = useMemo(() => fuelBack(state, 0), [state]);
+  if (litresBack === 0 || tilt === null || tilt >= state.vehicle.tiltLimit) return null;
+  return (
+    <p className="flex gap-2 py-2 font-semibold" data-tipped={tilt}>
+      <Shape outcome="doubtful" size={20} />
+      With what is in it, no more than {lengthText(tilt, units)} from end to end: {at}.
+    </p>
   );
 }
 

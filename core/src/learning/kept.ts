@@ -1,0 +1,123 @@
+import { roundTo } from '../estimate/index.ts';
+import type { TorqueSlice } from '../fastener/index.ts';
+import { hoseLength, wordOn, type HoseSlice } from '../hose/index.ts';
+import { levelAt, shapeLitres } from '../shape/index.ts';
+import type { WiringSlice } from '../wiring/index.ts';
+import { lineOf, splitKey, supportOf, type Sender, type VehicleFile } from '../vehicle/index.ts';
+
+/** A figure that the next one may look at; never a limit. */
+export interface KeptFigure {
+  /** `pulled strap`, `hose vent`, `worked lift`. */
+  path: string;
+  /** In words: “strap, pulled to”. */
+  what: string;
+  /** The figure of this job. */
+  seen: number;
+  /** Its unit. */
+  unit: 'N·m' | 'mm' | 'min';
+  /** What jobs before it saw, oldest first. */
+  before: readonly number[];
+}
+
+/** What a refill taught of the sender: ohms at heights, by litres that were known. */
+export interface KeptCurve {
+  /** Points, from below. */
+  points: NonNullable<Sender['curve']>;
+}
+
+type Facts = TorqueSlice & HoseSlice & WiringSlice;
+
+/** Litres, and what the tank holds, known no better than this teach nothing of a curve, shares of what it holds; common practice, no source. */
+const KNOWN = { litres: 0.08, tank: 0.15 };
+
+/**
+ * What was pulled, cut and worked on this job, to be seen by the next one with how often it was: never taken for what a maker writes.
+ *
+ * @param worked minutes of hands on it, and where; null: nobody can tell
+ * @example keptFigures(state, file, { minutes: 145, where: 'lift' })[0] // { path: 'pulled strap-bolt', what: 'front strap, pulled to', seen: 41, … }
+ */
+export function keptFigures(
+  state: Facts,
+  file: VehicleFile,
+  worked: { minutes: number; where: 'lift' | 'floor' } | null,
+): KeptFigure[] {
+  const figure = (path: string, what: string, { seen, unit }: Pick<KeptFigure, 'seen' | 'unit'>): KeptFigure => ({
+    path,
+    what,
+    seen,
+    unit,
+    before: file.seen?.[path] ?? [],
+  });
+  const pulled = new Map<string, KeptFigure>();
+  for (const { key, lo, hi, verdict } of state.torques) {
+    const support = supportOf(file, splitKey(key).id);
+    // What was found wrong is no example.
+    if (!support || lo === undefined || verdict.outcome === 'bad') continue;
+    const seen = roundTo((lo + (hi ?? lo)) / 2, 0.1);
+    pulled.set(
+      support.fastener,
+      figure(`pulled ${support.fastener}`, `${support.name}, pulled to`, { seen, unit: 'N·m' }),
+    );
+  }
+  const hoses = Object.entries(state.ways).flatMap(([key, list]): KeptFigure[] => {
+    const line = lineOf(file, splitKey(key).id);
+    const way = list.at(-1);
+    if (!line || !way?.route || wordOn(list)?.verdict.outcome === 'bad') return [];
+    return [
+      figure(`hose ${line.id}`, `${line.name}, its length`, { seen: Math.round(hoseLength(way.route)), unit: 'mm' }),
+    ];
+  });
+  const hands =
+    worked && worked.minutes > 0
+      ? [
+          figure(`worked ${worked.where}`, `hands on it, on the ${worked.where}`, {
+            seen: Math.round(worked.minutes),
+            unit: 'min',
+          }),
+        ]
+      : [];
+  return [...pulled.values(), ...hoses, ...hands];
+}
+
+/**
+ * Ohms of the sender by height, from the steps of a refill whose litres were known well; null where the file has a curve, or fewer than two
+ * steps tell something.
+ *
+ * @example keptCurve(state, file)?.points // [{ mm: 42, ohms: 31 }, { mm: 120, ohms: 58 }]
+ */
+export function keptCurve({ refill }: Pick<WiringSlice, 'refill'>, file: VehicleFile): KeptCurve | null {
+  const { shape, litres } = file.tank;
+  if (!file.sender || (file.sender.curve?.length ?? 0) > 0) return null;
+  // Of a tank nobody knows how much it holds no height follows from litres.
+  if (litres.hi - litres.lo > KNOWN.tank * litres.typ) return null;
+  const scale = shapeLitres(shape) / litres.typ;
+  const points = refill.flatMap(({ ohms, aboard }) => {
+    if (typeof ohms !== 'number' || aboard.hi - aboard.lo > KNOWN.litres * litres.typ) return [];
+    const inShape = Math.min(shapeLitres(shape), Math.max(0, aboard.typ * scale));
+    return [{ mm: Math.round(levelAt(shape, inShape)), ohms: roundTo(ohms, 0.1) }];
+  });
+  const known = new Map(points.map((point) => [point.mm, point]));
+  if (known.size < 2) return null;
+  // Beyond what was filled its stops stand, so that nothing there is read as the last step.
+  const { emptyOhms, fullOhms } = file.sender;
+  const ends = [
+    { mm: 0, ohms: emptyOhms.typ },
+    { mm: Math.round(shape.kind === 'table' ? levelAt(shape, shapeLitres(shape)) : shape.height), ohms: fullOhms.typ },
+  ].filter(({ mm }) => !known.has(mm));
+  return { points: [...known.values(), ...ends].sort((a, b) => a.mm - b.mm) };
+}
+
+/**
+ * The file with what was kept: figures beside those of jobs before, a curve where there was none.
+ *
+ * @example withKept(file, figures, null).seen // { 'pulled strap-bolt': [41] }
+ */
+export function withKept(file: VehicleFile, figures: readonly KeptFigure[], curve: KeptCurve | null): VehicleFile {
+  const seen = { ...file.seen };
+  for (const { path, seen: figure } of figures) seen[path] = [...(seen[path] ?? []), figure];
+  return {
+    ...file,
+    ...(figures.length > 0 ? { seen } : {}),
+    ...(curve && file.sender ? { sender: { ...file.sender, curve: curve.points } } : {}),
+  };
+}

@@ -1,7 +1,7 @@
 import { roundTo } from '../estimate/index.ts';
 import type { TorqueSlice } from '../fastener/index.ts';
 import { hoseLength, wordOn, type HoseSlice } from '../hose/index.ts';
-import { levelAt, shapeLitres } from '../shape/index.ts';
+import { surfaceAt, shapeLitres } from '../shape/index.ts';
 import type { WiringSlice } from '../wiring/index.ts';
 import { lineOf, splitKey, supportOf, type Sender, type VehicleFile } from '../vehicle/index.ts';
 
@@ -94,7 +94,7 @@ export function keptCurve({ refill }: Pick<WiringSlice, 'refill'>, file: Vehicle
   const points = refill.flatMap(({ ohms, aboard }) => {
     if (typeof ohms !== 'number' || aboard.hi - aboard.lo > KNOWN.litres * litres.typ) return [];
     const inShape = Math.min(shapeLitres(shape), Math.max(0, aboard.typ * scale));
-    return [{ mm: Math.round(levelAt(shape, inShape)), ohms: roundTo(ohms, 0.1) }];
+    return [{ mm: Math.round(surfaceAt(shape, inShape)), ohms: roundTo(ohms, 0.1) }];
   });
   const known = new Map(points.map((point) => [point.mm, point]));
   if (known.size < 2) return null;
@@ -102,7 +102,10 @@ export function keptCurve({ refill }: Pick<WiringSlice, 'refill'>, file: Vehicle
   const { emptyOhms, fullOhms } = file.sender;
   const ends = [
     { mm: 0, ohms: emptyOhms.typ },
-    { mm: Math.round(shape.kind === 'table' ? levelAt(shape, shapeLitres(shape)) : shape.height), ohms: fullOhms.typ },
+    {
+      mm: Math.round(shape.kind === 'table' ? surfaceAt(shape, shapeLitres(shape)) : shape.height),
+      ohms: fullOhms.typ,
+    },
   ].filter(({ mm }) => !known.has(mm));
   return { points: [...known.values(), ...ends].sort((a, b) => a.mm - b.mm) };
 }

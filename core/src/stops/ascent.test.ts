@@ -79,7 +79,7 @@ describe('the way up, solved backwards', () => {
       ways += 1;
       expect({ seed, wrong: wrong(state, route) }).toEqual({ seed, wrong: [] });
     }
-    expect(ways).toBeGreaterThan(40);
+    expect(ways).toBeGreaterThan(runs(150) * 0.2);
   });
 
   test('a line that is too short where a hand gets to it has no way up', () => {

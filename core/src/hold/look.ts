@@ -85,9 +85,10 @@ export function lookAt(run: HoldRun, readings: HoldRun['readings'], j: number): 
   const half = run.ends === undefined ? t * error + shift : t * Math.hypot(error, shift);
   const slope = -rise;
   const limit = limitOf(run, pascals);
-  // In Pa a second the limit falls 2√p times as fast.
-  const long = elapsed * limit.lo * 2 * root >= STEPS * run.step;
-  const said = !long ? null : slope + half < limit.lo ? 'good' : slope - half > limit.hi ? 'bad' : null;
+  // In Pa a second the limit falls 2√p times as fast; each word waits for the end of the limit it is held against.
+  const long = (end: number) => elapsed * end * 2 * root >= STEPS * run.step;
+  const said =
+    slope + half < limit.lo && long(limit.lo) ? 'good' : slope - half > limit.hi && long(limit.hi) ? 'bad' : null;
   return { slope, half, limit, from: root + (slope * elapsed) / 2, said, error, shift, sigma };
 }
 

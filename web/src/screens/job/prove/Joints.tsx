@@ -148,7 +148,7 @@ function OneJoint({ of: key, wets, checks }: OneJointProps) {
           <p className="narrow text-20">{nameOf(state, key)}</p>
           {joint ? (
             <>
-              <VerdictView verdict={joint.verdict} compact />
+              <VerdictView verdict={joint.verdict} compact={joint.verdict.outcome !== 'bad'} />
               <p className="text-quiet">{name(joint.by)}</p>
             </>
           ) : tight ? (

@@ -67,7 +67,10 @@ module.exports = {
       comment: 'A subject is put into the job by its list; only what reads whole jobs may know it.',
       from: {
         path: '^core/src/([^/]+)/',
-        pathNot: ['(\\.test|/testing)\\.ts$', '^core/src/(job|call|summary|steps|instrument|rehearsal|comeback|record)/'],
+        pathNot: [
+          '(\\.test|/testing)\\.ts$',
+          '^core/src/(job|call|summary|steps|instrument|rehearsal|comeback|record)/',
+        ],
       },
       to: { path: '^core/src/job/' },
     },

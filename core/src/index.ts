@@ -123,6 +123,7 @@ export {
   type JobFile,
   type JobState,
   type StationId,
+  jobFileSchema,
 } from './job/index.ts';
 export {
   FoldWhole,

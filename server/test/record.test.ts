@@ -1,5 +1,6 @@
 import { createRequire } from 'node:module';
 import { dirname, join } from 'node:path';
+import { Ajv2020 } from 'ajv/dist/2020.js';
 import { strFromU8, unzipSync, zipSync } from 'fflate';
 import jsqr from 'jsqr';
 import Papa from 'papaparse';
@@ -229,6 +230,19 @@ describe('tables', () => {
     expect(hours[1]![0]).toBe('Ines');
     expect(await table('parts')).toHaveLength(1);
   });
+});
+
+test('the job file fits the schema that is served; one that lost a hash, or has a kind nobody knows, does not', async () => {
+  const fits = new Ajv2020({ strict: false, validateFormats: false }).compile(
+    (await tablet.call('GET', '/jobs/schema')).json as object,
+  );
+  for (const id of [JOB, 'demo-saloon', 'demo-van-4', 'demo-minibus']) {
+    const file = (await tablet.call('GET', `/jobs/${id}/file`)).json as JobFile;
+    expect({ id, fits: fits(file), errors: fits.errors }).toEqual({ id, fits: true, errors: null });
+    const [first, ...rest] = file.entries;
+    expect(fits({ ...file, entries: [{ ...first, hash: undefined }, ...rest] })).toBe(false);
+    expect(fits({ ...file, entries: [{ ...first, kind: 'guessed' }, ...rest] })).toBe(false);
+  }
 });
 
 describe('all of it as one zip', () => {

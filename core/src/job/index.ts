@@ -2,6 +2,7 @@ export { asDeviceSays } from './eachSays.ts';
 export { chords, type Chord } from './chords.ts';
 export type { Bodies, Entry, EntryKind } from './entry.ts';
 export type { JobFile } from './file.ts';
+export { jobFileSchema } from './schema.ts';
 export { checkBody, completed, decidedOf, foldJob, foldJobOn, isKind, kindOf, refusalOf, versionOf } from './log.ts';
 export { nameOf } from './names.ts';
 export { owed, recordLines, resourceName, wasLowered } from './owed.ts';

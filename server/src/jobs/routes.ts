@@ -1,7 +1,7 @@
 import express, { Router } from 'express';
 import { Op } from 'sequelize';
 import { IsArray, ArrayMaxSize, ArrayMinSize } from 'class-validator';
-import { checked, figuresOf, InputError, SERVER_NUMBERS } from '@iron-cradle/core';
+import { checked, figuresOf, InputError, jobFileSchema, SERVER_NUMBERS } from '@iron-cradle/core';
 import { inTransaction, type Database } from '../db/connect.ts';
 import { notFound, signInFirst } from '../http/problem.ts';
 import { readShop } from '../shop/shop.ts';
@@ -32,6 +32,10 @@ export function jobRoutes(db: Database, bell: Bell, states: States): Router {
   routes.get('/', async (_request, response) => {
     const jobs = await db.models.Job.findAll({ where: { signed: false }, order: [['number', 'ASC']] });
     response.json(jobs.map(shown));
+  });
+
+  routes.get('/schema', (_request, response) => {
+    response.type('application/schema+json').send(JSON.stringify(jobFileSchema));
   });
 
   routes.get('/signed', async (request, response) => {

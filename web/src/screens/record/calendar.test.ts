@@ -15,6 +15,7 @@ const state = {
   clamps: { 'line:feed tank': [{ worm: true }] },
   vehicle: { connections: [{ id: 'feed', kind: 'feed' }] },
   openings: [{ id: 'line:feed@1', key: 'line:feed', kind: 'line', closedIn: 'm' }],
+  rings: [],
 } as unknown as JobState;
 
 test('whole days, what is done or has no day left out; names with commas survive', () => {

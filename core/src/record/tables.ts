@@ -10,7 +10,9 @@ import type { JobRecord } from './recordOf.ts';
 import type { RecordCell, RecordTable } from './table.ts';
 
 type Reader = { units: UnitSystem };
-const when = (iso: string): string => format(new Date(iso), 'd MMM yyyy, H:mm');
+/** Beside a name: the year stands at the head of the record. */
+const when = (iso: string): string => format(new Date(iso), 'd MMM, H:mm');
+const moment = (iso: string): string => format(new Date(iso), 'yyyy-MM-dd H:mm');
 
 /**
  * Every joint that was to be seen: how it was seen or held, what wetted it, and by whom.
@@ -104,7 +106,7 @@ export function fuelTable({ state, name }: JobRecord, { units }: Reader): Record
   return {
     title: 'Fuel',
     head: ['when', 'which way', 'litres', 'what', 'by'],
-    rows: rows.map(({ at, cells }) => [when(at), ...cells]),
+    rows: rows.map(({ at, cells }) => [moment(at), ...cells]),
   };
 }
 

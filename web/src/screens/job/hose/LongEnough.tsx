@@ -21,7 +21,7 @@ export function LongEnough({ about }: { about: string }) {
     <section aria-label="long enough" className="grid gap-2 border-t border-rule pt-3" data-spare={Math.round(spare)}>
       <p className="flex items-start gap-2 font-semibold">
         <Shape outcome={spare >= 0 ? 'good' : 'bad'} size={20} />
-        {at === null ? 'Made at home' : `Made with the tank ${lengthText(at, units)} low`}:{' '}
+        {at === null || at <= 0 ? 'Made at home' : `Made with the tank ${lengthText(at, units)} low`}:{' '}
         {spare >= 0
           ? `${lengthText(Math.floor(spare), units)} to spare${gives === undefined ? ' by the file, at its least' : ''}.`
           : `${lengthText(Math.ceil(-spare), units)} too short: longer, or the other end later.`}

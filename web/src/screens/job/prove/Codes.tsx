@@ -23,6 +23,7 @@ export function Codes({ verdict }: { verdict: Verdict }) {
     if (await enter('codesRead', { when, codes: list })) setText('');
   };
   const read = state.codesBefore.length > 0 || state.codesAfter.length > 0;
+  if (state.signed && !read) return null;
   return (
     <section aria-label="fault codes" className="grid gap-3 pt-3">
       <h3 className="text-20">Fault codes</h3>

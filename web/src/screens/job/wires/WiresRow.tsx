@@ -11,6 +11,8 @@ export function WiresRow({ onWires }: { onWires: () => void }) {
   const debt = owed(state).find(({ id, key }) => cuts.includes(id) || key === 'wire' || key === 'bond');
   const word = gravestOf([...state.wires, ...state.bonds]);
   const why = word?.verdict.reasons[0];
+  // Of a signed job only what was said.
+  if (state.signed && !word && cuts.length === 0) return null;
   return (
     <BenchRow
       id="wires"

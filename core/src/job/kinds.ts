@@ -60,7 +60,7 @@ import { HERE, KIT } from '../needed/index.ts';
 import { approval, complaintAgain, complaintTest, identity, opened, shopFigures } from '../order/index.ts';
 import { pickupPlanned, screensKnown } from '../pickup/index.ts';
 import { battery, keyOff, keyOn, vehicleMoved } from '../power/index.ts';
-import { jointSeen } from '../proof/index.ts';
+import { jointSeen, seenFrom } from '../proof/index.ts';
 import { PRICE } from '../quote/index.ts';
 import { addendum, countersigned, followUpDone, reopened, signedKind } from '../signing/index.ts';
 import { CELSIUS, container, DRAIN_PLUG, fill, fuelMoved, fuelWitness, tankShape } from '../tank/index.ts';
@@ -145,6 +145,7 @@ export const kinds = [
   ring,
   torque,
   jointSeen,
+  seenFrom,
   held,
   fitMeasured,
   portLaid,

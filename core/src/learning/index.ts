@@ -1,3 +1,3 @@
 export { lessons, taught, type Lesson } from './lessons.ts';
 export { fittedParts, withFitted, type Fitted } from './fitted.ts';
-export { keptCurve, keptFigures, withKept, type KeptCurve, type KeptFigure } from './kept.ts';
+export { keptCurve, keptFigures, keptPlaces, withKept, type KeptCurve, type KeptFigure } from './kept.ts';

@@ -2,7 +2,8 @@ import { exactly } from '../estimate/index.ts';
 import { tell } from '../job/testing.ts';
 import { litresAt } from '../sender/index.ts';
 import { archetypes, checkVehicle, type VehicleFile } from '../vehicle/index.ts';
-import { keptCurve, keptFigures, withKept } from './index.ts';
+import { walkOf } from '../proof/index.ts';
+import { keptCurve, keptFigures, keptPlaces, withKept } from './index.ts';
 
 const rail = archetypes[0]!;
 const file: VehicleFile = {
@@ -39,10 +40,28 @@ describe('what the next one may look at', () => {
     const before = { ...file, seen: { [`pulled ${strap.fastener}`]: [38] } };
     const [figure] = keptFigures(job.state, before, null);
     expect(figure!.before).toEqual([38]);
-    const next = withKept(before, [figure!], null);
+    const next = withKept(before, [figure!], {});
     expect(next.seen).toEqual({ [`pulled ${strap.fastener}`]: [38, 41] });
     expect(next.fasteners).toEqual(file.fasteners);
     expect(() => checkVehicle(next)).not.toThrow();
+  });
+});
+
+describe('places of the head', () => {
+  test('said on a job they order its walk, and go into the file where it had none', () => {
+    const bare = { ...file, connections: file.connections.map(({ seenFrom: _, ...line }) => line) };
+    const job = tell({ complaint: 'hose', vehicle: bare });
+    for (const id of ['vent', 'filler']) job.say('cleared', { key: `line:${id}` });
+    for (const id of ['vent', 'filler']) job.say('made', { key: `line:${id}` });
+    expect(walkOf(job.state).map(({ place }) => place)).toEqual([null, null]);
+    for (const id of ['vent', 'filler']) job.say('seenFrom', { key: `line:${id}`, place: 'left arch' });
+    expect(walkOf(job.state).map(({ place, joints }) => [place, joints.length])).toEqual([['left arch', 2]]);
+    const places = keptPlaces(job.state, bare);
+    expect(places).toEqual({ vent: 'left arch', filler: 'left arch' });
+    const next = withKept(bare, [], { places });
+    expect(next.connections.find(({ id }) => id === 'vent')!.seenFrom).toBe('left arch');
+    expect(() => checkVehicle(next)).not.toThrow();
+    expect(keptPlaces(job.state, next)).toEqual({});
   });
 });
 
@@ -64,7 +83,7 @@ describe('the sender’s curve out of a refill', () => {
     // Each height holds the litres that were in it then, as the sender’s own table tells them.
     for (const [i, { mm }] of points.slice(1, -1).entries())
       expect(Math.abs(litresAt(file, mm) - 20 * (i + 1))).toBeLessThan(1.5);
-    const next = withKept(file, [], { points });
+    const next = withKept(file, [], { curve: { points } });
     expect(next.sender!.curve).toEqual(points);
     expect(() => checkVehicle(next)).not.toThrow();
   });

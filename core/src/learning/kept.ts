@@ -2,6 +2,7 @@ import { roundTo } from '../estimate/index.ts';
 import type { TorqueSlice } from '../fastener/index.ts';
 import { hoseLength, wordOn, type HoseSlice } from '../hose/index.ts';
 import { surfaceAt, shapeLitres } from '../shape/index.ts';
+import type { ProofSlice } from '../proof/index.ts';
 import type { WiringSlice } from '../wiring/index.ts';
 import { lineOf, splitKey, supportOf, type Sender, type VehicleFile } from '../vehicle/index.ts';
 
@@ -111,16 +112,37 @@ export function keptCurve({ refill }: Pick<WiringSlice, 'refill'>, file: Vehicle
 }
 
 /**
+ * Places of the head that were said on this job and that the file has not: id of a line → the place.
+ *
+ * @example keptPlaces(state, file) // { vent: 'left arch' }
+ */
+export const keptPlaces = ({ places }: Pick<ProofSlice, 'places'>, file: VehicleFile): Record<string, string> =>
+  Object.fromEntries(
+    Object.entries(places).flatMap(([key, place]) => {
+      const line = lineOf(file, splitKey(key).id);
+      return line && line.seenFrom !== place ? [[line.id, place] as const] : [];
+    }),
+  );
+
+/**
  * The file with what was kept: figures beside those of jobs before, a curve where there was none.
  *
- * @example withKept(file, figures, null).seen // { 'pulled strap-bolt': [41] }
+ * @example withKept(file, figures, {}).seen // { 'pulled strap-bolt': [41] }
  */
-export function withKept(file: VehicleFile, figures: readonly KeptFigure[], curve: KeptCurve | null): VehicleFile {
+export function withKept(
+  file: VehicleFile,
+  figures: readonly KeptFigure[],
+  { curve = null, places = {} }: { curve?: KeptCurve | null; places?: Readonly<Record<string, string>> },
+): VehicleFile {
   const seen = { ...file.seen };
   for (const { path, seen: figure } of figures) seen[path] = [...(seen[path] ?? []), figure];
   return {
     ...file,
     ...(figures.length > 0 ? { seen } : {}),
+    connections: file.connections.map((line) => {
+      const place = places[line.id];
+      return place === undefined ? line : { ...line, seenFrom: place };
+    }),
     ...(curve && file.sender ? { sender: { ...file.sender, curve: curve.points } } : {}),
   };
 }

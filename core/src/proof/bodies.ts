@@ -37,3 +37,11 @@ export class JointSeenBody {
   /** Openings it answers; left out: all its maker knew. */
   @IsOptional() @IsArray() @IsString({ each: true }) openings?: string[];
 }
+
+/** From where a joint is seen: those of one place are seen at once. */
+export class SeenFromBody {
+  /** Ledger key. */
+  @IsString() @Length(3, 90) key!: string;
+  /** Where the head is, in words. */
+  @IsString() @Length(2, 60) place!: string;
+}

@@ -6,7 +6,7 @@ import { say, type Sentence } from '../quantity/index.ts';
 import type { FuelSlice } from '../tank/index.ts';
 import { fileName, fluidLines, keyOf, lineOf, splitKey, UNIT, type VehicleSlice } from '../vehicle/index.ts';
 import type { Verdict } from '../verdict/index.ts';
-import { JointSeenBody } from './bodies.ts';
+import { JointSeenBody, SeenFromBody } from './bodies.ts';
 import { judgeJoint } from './judge.ts';
 import { wetsOf } from './wets.ts';
 
@@ -30,6 +30,8 @@ export interface Joint extends Stamp {
 export interface ProofSlice {
   /** Every look that still counts. */
   joints: readonly Joint[];
+  /** Ledger key → the place of the head from which it is seen, where somebody said so on this job. */
+  places: Readonly<Record<string, string>>;
 }
 
 type Facts = VehicleSlice & LedgerSlice;
@@ -80,7 +82,7 @@ function lookAt({ joints }: ProofSlice, opening: string): Joint | undefined {
 /** Holds what was seen of joints. */
 export const proofSlice = defineSlice<ProofSlice, Sees>({
   name: 'proof',
-  start: () => ({ joints: [] }),
+  start: () => ({ joints: [], places: {} }),
   owes: (state): Debt[] =>
     openingsToSee(state).flatMap((opening) => {
       const joint = lookAt(state, opening.id);
@@ -130,4 +132,15 @@ export const jointSeen = defineKind<'jointSeen', JointSeenBody, ProofSlice, Sees
       seen: f.constantFrom('dry' as const, 'weeps' as const),
       checks: f.subarray(['wiped' as const, 'wet' as const]),
     }),
+});
+
+/** Somebody says from where a joint is seen. */
+export const seenFrom = defineKind<'seenFrom', SeenFromBody, ProofSlice>({
+  kind: 'seenFrom',
+  version: 1,
+  Body: SeenFromBody,
+  apply: (own, { key, place }) => void (own.places[key] = place.trim()),
+  touches: ({ key }) => ({ reads: [], writes: [`place:${key}`] }),
+  words: ({ key, place }, speech) => `${speech.name(key)} is seen from ${place}`,
+  arbitrary: (f) => f.record({ key: anyKey(f), place: f.constantFrom('left arch', 'front, shaft side') }),
 });

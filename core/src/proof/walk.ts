@@ -28,11 +28,11 @@ type WalkFacts = VehicleSlice & LedgerSlice & Pick<FuelSlice, 'fuel'>;
  *
  * @example walkOf(state)[0] // { place: 'left arch', joints: [{ key: 'line:filler', wets: … }, …] }
  */
-export function walkOf(state: WalkFacts): WalkPlace[] {
+export function walkOf(state: WalkFacts & Pick<ProofSlice, 'places'>): WalkPlace[] {
   const places = new Map<string, WalkPlace>();
   for (const key of jointsToSee(state)) {
-    const place = lineOf(state.vehicle, splitKey(key).id)?.seenFrom ?? null;
-    // Left out in the file: nobody knows what is seen beside it.
+    const place = state.places[key] ?? lineOf(state.vehicle, splitKey(key).id)?.seenFrom ?? null;
+    // Said by nobody, and left out in the file: nobody knows what is seen beside it.
     const at = place ?? `alone ${key}`;
     const one = places.get(at) ?? { place, joints: [] };
     one.joints.push({ key, wets: wetsOf(state, key) });

@@ -4,3 +4,4 @@ export { recordOf, type JobRecord } from './recordOf.ts';
 export { recordSections, sectionsFirst } from './sections.ts';
 export { cellText, type RecordCell, type RecordSection, type RecordTable } from './table.ts';
 export { fuelTable, handsOn, hoursTable, jointsTable, partsTable, readingsTable, torquesTable } from './tables.ts';
+export { photoLetters, photoList, type PhotoLine } from './photos.ts';

@@ -5,6 +5,8 @@ import {
   hoursTable,
   jointsTable,
   ownersPage,
+  photoLetters,
+  photoList,
   readCode,
   recordCode,
   recordOf,
@@ -134,6 +136,20 @@ describe('the record', () => {
   test('a file that opens no job is no record', () => {
     expect(recordOf({ ...fileOf(), entries: [] })).toBeNull();
   });
+});
+
+test('photos by their letters, those of one thing together', () => {
+  const record = recordWith(
+    ['cleared', { key: 'line:vent', tag: 7 }],
+    ['photo', { file: 'photo-one', key: 'line:vent' }],
+    ['photo', { file: 'photo-two' }],
+    ['photo', { file: 'photo-three', key: 'line:vent' }],
+  );
+  const list = photoList(record);
+  expect(list.map(({ letter, file }) => `${letter} ${file}`)).toEqual(['a photo-one', 'b photo-two', 'c photo-three']);
+  expect(list[0]!.caption).toMatch(/^7 .*vent/);
+  expect(list[1]!.caption).toMatch(/^the job, /);
+  expect([...photoLetters(list)]).toEqual([['line:vent', 'a, c']]);
 });
 
 describe('codes on paper', () => {

@@ -2,6 +2,7 @@ import { createRequire } from 'node:module';
 import {
   cellText,
   ownersPage,
+  photoLetters,
   recordCode,
   recordSections,
   sectionsFirst,
@@ -120,9 +121,7 @@ const rule = (): Content => ({
 function forShop(record: JobRecord, { units, pictures }: PdfOptions): TDocumentDefinitions {
   const { state, file, name, chords, sentences } = record;
   const photos = printedPhotos(record, pictures);
-  const letters = new Map<string, string>();
-  for (const { key, letter } of photos)
-    if (key !== null) letters.set(key, [letters.get(key), letter].filter(Boolean).join(', '));
+  const letters = photoLetters(photos);
   const counted = new Set(state.heads.filter((head) => head.counts).map((head) => head.id));
   const holds = file.entries
     .filter((entry) => entry.kind === 'held' && counted.has(entry.id))

@@ -1,4 +1,4 @@
-import { nameOf, type JobRecord } from '@iron-cradle/core';
+import { photoList, type JobRecord } from '@iron-cradle/core';
 
 /** A picture as it is kept. */
 export interface Picture {
@@ -25,32 +25,24 @@ export interface Printed {
 /** More than so many are named, not printed; with the largest that is printed, bytes. */
 const MOST = { photos: 24, bytes: 6_000_000 };
 
-const letterOf = (i: number): string =>
-  i < 26
-    ? String.fromCharCode(97 + i)
-    : `${String.fromCharCode(96 + Math.floor(i / 26))}${String.fromCharCode(97 + (i % 26))}`;
-
 /**
  * The pictures the log names, with letters; JPEG and PNG are printed, up to as many as a record bears.
  *
  * @example printedPhotos(record, pictures)[0] // { letter: 'a', key: 'line:feed', caption: 'a: 7 feed line, Ines Calder', url: 'data:…' }
  */
-export function printedPhotos({ state, name }: JobRecord, pictures: readonly Picture[]): Printed[] {
+export function printedPhotos(record: JobRecord, pictures: readonly Picture[]): Printed[] {
   const by = new Map(pictures.map((one) => [one.id, one]));
-  return state.photos.map(({ file, key, by: person }, i) => {
-    const letter = letterOf(i);
+  return photoList(record).map(({ letter, key, file, caption }, i) => {
     const picture = by.get(file);
     const fits =
       picture !== undefined &&
       (picture.type === 'image/jpeg' || picture.type === 'image/png') &&
       picture.bytes.length <= MOST.bytes &&
       i < MOST.photos;
-    const tag = key === null ? null : (state.items.find((item) => item.key === key)?.tag ?? null);
-    const what = key === null ? 'the job' : `${tag === null ? '' : `${tag} `}${nameOf(state, key)}`;
     return {
       letter,
       key,
-      caption: `${letter}: ${what}, ${name(person)}${fits ? '' : ', in the job file only'}`,
+      caption: `${letter}: ${caption}${fits ? '' : ', in the job file only'}`,
       url: fits ? `data:${picture.type};base64,${picture.bytes.toString('base64')}` : null,
     };
   });

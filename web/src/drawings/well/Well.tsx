@@ -31,11 +31,13 @@ interface WellProps {
   width?: number;
   height?: number;
   units?: UnitSystem;
+  /** Letters of photos, by what they show: they stand on its chord. */
+  letters?: ReadonlyMap<string, string>;
 }
 
 /** The well: way down, bench, way up, and a chord for every end that was parted. The job's picture and its navigation. */
 export function Well(props: WellProps) {
-  const { chords, here, clear, station, done, up, to, width = 240, height = 560, units = 'metric' } = props;
+  const { chords, here, clear, station, done, up, to, width = 240, height = 560, units = 'metric', letters } = props;
   const figure = (mm: number) => lengthIn(mm, units).figure;
   const hatch = useId();
   const at = layoutWell({ chords, here, clear, ahead: props.ahead ?? [], width, height, units });
@@ -107,6 +109,7 @@ export function Well(props: WellProps) {
               strokeLinecap="round"
             />
             <path d={`M${x2} ${y2}L${x2 + 8} ${labelY}h3`} stroke="var(--quiet)" strokeWidth="1" fill="none" />
+            <Prints letters={letters?.get(chord.key)} x={x1 + (x2 - x1) / 3} y={y1 + (y2 - y1) / 3} />
             <g transform={`translate(${x2 + 11} ${labelY - 11})`}>
               <TagShape number={tagText(chord)} open={chord.open} w={tagWidth(chord)} h={22} />
             </g>
@@ -155,6 +158,24 @@ export function Well(props: WellProps) {
     </nav>
   );
 }
+
+interface PrintsProps {
+  letters: string | undefined;
+  x: number;
+  y: number;
+}
+
+/** A print on a peg, on the chord of what it shows: its letter, and a second edge where there are more. */
+const Prints = ({ letters, x, y }: PrintsProps) =>
+  letters === undefined ? null : (
+    <g transform={`translate(${x - 10} ${y - 9})`}>
+      {letters.length > 1 && <path d="M4 -3h20v18" fill="none" stroke="var(--ink)" strokeWidth="1.5" />}
+      <rect width="20" height="18" fill="var(--sheet)" stroke="var(--ink)" strokeWidth="1.5" />
+      <text x="10" y="13.5" fontSize="14" textAnchor="middle" fill="var(--ink)">
+        {letters.slice(0, 1)}
+      </text>
+    </g>
+  );
 
 const tagText = (chord: Chord): string => (chord.tag === null ? '–' : String(chord.tag));
 const tagWidth = (chord: Chord): number => 19 + tagText(chord).length * 9;

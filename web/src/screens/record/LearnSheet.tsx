@@ -4,7 +4,9 @@ import {
   fittedParts,
   keptCurve,
   keptFigures,
+  keptPlaces,
   lessons,
+  lineOf,
   taught,
   WORKED_ON,
   withFitted,
@@ -48,14 +50,24 @@ export function LearnSheet({ state, minutes, onClose }: LearnSheetProps) {
   const curve = keptCurve(state, file);
   const seen = figures.filter((one) => !off.includes(one.path));
   const curveKept = curve && !off.includes(CURVE) ? curve : null;
-  const all = list.length + fitted.length + figures.length + (curve ? 1 : 0);
-  const ticked = taken.length + kept.length + seen.length + (curveKept ? 1 : 0);
+  const places = keptPlaces(state, file);
+  const placed = Object.entries(places);
+  const all = list.length + fitted.length + figures.length + (curve ? 1 : 0) + (placed.length > 0 ? 1 : 0);
+  const ticked =
+    taken.length +
+    kept.length +
+    seen.length +
+    (curveKept ? 1 : 0) +
+    (placed.length > 0 && !off.includes(PLACES) ? 1 : 0);
   const tick = (path: string) => (on: boolean | 'indeterminate') =>
     setOff(on === true ? off.filter((p) => p !== path) : [...off, path]);
   const most = Math.max(1, ...list.flatMap((l) => [Math.min(l.after.hi, 600), Math.min(l.before?.hi ?? 0, 600)]));
   const keep = async () => {
     try {
-      const next = withKept(withFitted(taught(file, taken), kept), seen, curveKept);
+      const next = withKept(withFitted(taught(file, taken), kept), seen, {
+        curve: curveKept,
+        places: off.includes(PLACES) ? {} : places,
+      });
       await call('PUT', `/vehicles/${next.id}`, { body: next });
       await client.invalidateQueries({ queryKey: ['vehicles'] });
       setSaid({ good: true, text: `Kept in ${next.name}. The next one begins with it.` });
@@ -108,6 +120,11 @@ export function LearnSheet({ state, minutes, onClose }: LearnSheetProps) {
             {one.before.length > 0 ? `; before: ${one.before.join(', ')}` : ''}, seen {one.before.length + 1}×
           </Ticked>
         ))}
+        {placed.length > 0 && (
+          <Ticked path={PLACES} name="from where joints are seen" off={off} onTick={tick}>
+            {placed.map(([id, place]) => `${lineOf(file, id)?.name ?? id}: ${place}`).join('; ')}
+          </Ticked>
+        )}
         {curve && (
           <Ticked path={CURVE} name="sender, by height" off={off} onTick={tick}>
             {curve.points.map(({ mm, ohms }) => `${ohms} Ω at ${mm} mm`).join('; ')}
@@ -136,6 +153,8 @@ export function LearnSheet({ state, minutes, onClose }: LearnSheetProps) {
 
 /** Path of the sender’s curve. */
 const CURVE = 'curve';
+/** Path of the places of the head. */
+const PLACES = 'places';
 
 interface TickedProps {
   path: string;

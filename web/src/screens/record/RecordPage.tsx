@@ -2,6 +2,8 @@ import {
   cellText,
   descended,
   entryInWords,
+  photoLetters,
+  photoList,
   recordCode,
   recordSections,
   sectionsFirst,
@@ -16,6 +18,7 @@ import { Well } from '../../drawings/well/Well.tsx';
 import { Shape } from '../../look/Shapes.tsx';
 import { Table, type Column } from '../../ui/Table.tsx';
 import { Code } from './Code.tsx';
+import { RecordPhotos } from './RecordPhotos.tsx';
 
 /** The record: five sentences, the well, then tables. Made from the job's file alone; prints on one or two pages. */
 export function RecordPage({ record }: { record: JobRecord }) {
@@ -26,6 +29,7 @@ export function RecordPage({ record }: { record: JobRecord }) {
   const log = file.entries.filter((entry) => counts.has(entry.id) && entry.kind !== 'takeBack');
   const when = (iso: string) => format(new Date(iso), 'd MMMM yyyy, H:mm');
   const sections = recordSections(record, units);
+  const photos = photoList(record);
   // Joints stand beside the well; what is read line by line comes under both.
   const tables = sections.filter(({ title }) => title === 'Joints' || title === 'Torques');
   const others = sections.filter((section) => !tables.includes(section));
@@ -62,6 +66,7 @@ export function RecordPage({ record }: { record: JobRecord }) {
           up={descended(state)}
           width={280}
           height={430}
+          letters={photoLetters(photos)}
         />
         <div className="min-w-0">
           {tables.map((section) => (
@@ -74,6 +79,7 @@ export function RecordPage({ record }: { record: JobRecord }) {
           <Section key={section.title} section={section} />
         ))}
       </div>
+      <RecordPhotos jobId={file.job.id} photos={photos} />
       <footer className="mt-6 grid grid-cols-[1fr_auto] gap-6 border-t-2 border-ink pt-4">
         <div>
           <p className="text-quiet">Signed</p>

@@ -18,6 +18,7 @@ import { Shape } from '../../../look/Shapes.tsx';
 import { Tag } from '../../../look/Tag.tsx';
 import { useNames } from '../../../net/queries.ts';
 import { HoldRow } from '../hold/HoldRow.tsx';
+import { TextField } from '../../../ui/TextField.tsx';
 import { VerdictView } from '../../../ui/VerdictView.tsx';
 import { useWords } from '../../../ui/Words.tsx';
 
@@ -116,6 +117,7 @@ function Place({ place: { place, joints }, checks }: { place: WalkPlace; checks:
           <OneJoint key={key} of={key} wets={wets} checks={checks} />
         ))}
       </ul>
+      {place === null && joints[0] && !state.signed && <SeenFrom of={joints[0].key} />}
       {debts.length > 0 && !state.signed && (
         <button type="button" className="btn mt-3 w-full" data-action="joints-later" onClick={() => void later()}>
           {debts.length === 1 ? 'Not so full today: this one' : `Not so full today: these ${debts.length}`} at the next
@@ -123,6 +125,47 @@ function Place({ place: { place, joints }, checks }: { place: WalkPlace; checks:
         </button>
       )}
     </section>
+  );
+}
+
+/** Nobody said yet from where it is seen: beside one that was said, or in words. */
+function SeenFrom({ of: key }: { of: string }) {
+  const { state, enter } = useJob();
+  const [open, setOpen] = useState(false);
+  const [place, setPlace] = useState('');
+  const known = [...new Set(walkOf(state).flatMap((one) => one.place ?? []))];
+  const say = (words: string) => void enter('seenFrom', { key, place: words });
+  return (
+    <div className="flex flex-wrap gap-2 pt-2">
+      {known.map((one) => (
+        <button key={one} type="button" className="btn min-h-11 text-16" onClick={() => say(one)}>
+          seen from {one}
+        </button>
+      ))}
+      {open ? (
+        <form
+          className="flex min-w-0 flex-1 items-end gap-2"
+          onSubmit={(event) => {
+            event.preventDefault();
+            if (place.trim().length >= 2) say(place.trim());
+          }}
+        >
+          <TextField
+            label="Seen from"
+            value={place}
+            maxLength={60}
+            onChange={(event) => setPlace(event.target.value)}
+          />
+          <button type="submit" className="btn" disabled={place.trim().length < 2}>
+            There
+          </button>
+        </form>
+      ) : (
+        <button type="button" className="btn min-h-11 text-16" data-seen-from={key} onClick={() => setOpen(true)}>
+          seen from…
+        </button>
+      )}
+    </div>
   );
 }
 

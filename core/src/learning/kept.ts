@@ -2,7 +2,7 @@ import { roundTo } from '../estimate/index.ts';
 import type { TorqueSlice } from '../fastener/index.ts';
 import { hoseLength, wordOn, type HoseSlice } from '../hose/index.ts';
 import { surfaceAt, shapeLitres } from '../shape/index.ts';
-import type { ProofSlice } from '../proof/index.ts';
+import { placeSaid, type ProofSlice } from '../proof/index.ts';
 import type { WiringSlice } from '../wiring/index.ts';
 import { lineOf, splitKey, supportOf, type Sender, type VehicleFile } from '../vehicle/index.ts';
 
@@ -116,11 +116,12 @@ export function keptCurve({ refill }: Pick<WiringSlice, 'refill'>, file: Vehicle
  *
  * @example keptPlaces(state, file) // { vent: 'left arch' }
  */
-export const keptPlaces = ({ places }: Pick<ProofSlice, 'places'>, file: VehicleFile): Record<string, string> =>
+export const keptPlaces = (state: Pick<ProofSlice, 'places'>, file: VehicleFile): Record<string, string> =>
   Object.fromEntries(
-    Object.entries(places).flatMap(([key, place]) => {
+    Object.keys(state.places).flatMap((key) => {
       const line = lineOf(file, splitKey(key).id);
-      return line && line.seenFrom !== place ? [[line.id, place] as const] : [];
+      const place = placeSaid(state, key);
+      return line && place !== null && line.seenFrom !== place ? [[line.id, place] as const] : [];
     }),
   );
 

@@ -1,5 +1,5 @@
 import { castDraft } from 'immer';
-import { defineKind, defineSlice, type Debt, type Stamp } from '../kernel/index.ts';
+import { defineKind, defineSlice, standing, type Debt, type Stamp } from '../kernel/index.ts';
 import { heldTight, ringOpening, type HoldSlice } from '../hold/index.ts';
 import { anyKey, closedOpenings, knownClosed, type LedgerSlice } from '../ledger/index.ts';
 import { say, type Sentence } from '../quantity/index.ts';
@@ -30,9 +30,21 @@ export interface Joint extends Stamp {
 export interface ProofSlice {
   /** Every look that still counts. */
   joints: readonly Joint[];
-  /** Ledger key → the place of the head from which it is seen, where somebody said so on this job. */
-  places: Readonly<Record<string, string>>;
+  /** Ledger key → the place of the head from which it is seen, where somebody said so; of several that knew nothing of each other all stand. */
+  places: Readonly<Record<string, readonly PlaceWord[]>>;
 }
+
+/** From where a joint is seen, as somebody said. */
+interface PlaceWord {
+  /** Id of the entry. */
+  id: string;
+  /** In words. */
+  place: string;
+}
+
+/** From where a joint is seen, as was said on this job; null: nobody did. @example placeSaid(state, 'line:vent') // 'left arch' */
+export const placeSaid = ({ places }: Pick<ProofSlice, 'places'>, key: string): string | null =>
+  places[key]?.[0]?.place ?? null;
 
 type Facts = VehicleSlice & LedgerSlice;
 type Sees = Facts & FuelSlice & HoldSlice;
@@ -139,7 +151,10 @@ export const seenFrom = defineKind<'seenFrom', SeenFromBody, ProofSlice>({
   kind: 'seenFrom',
   version: 1,
   Body: SeenFromBody,
-  apply: (own, { key, place }) => void (own.places[key] = place.trim()),
+  apply: (own, { key, place }, { moment: { id, knew } }) => {
+    const had = (own.places[key] ?? []) as readonly PlaceWord[];
+    own.places[key] = castDraft(standing(had, { id, place: place.trim() }, knew));
+  },
   touches: ({ key }) => ({ reads: [], writes: [`place:${key}`] }),
   words: ({ key, place }, speech) => `${speech.name(key)} is seen from ${place}`,
   arbitrary: (f) => f.record({ key: anyKey(f), place: f.constantFrom('left arch', 'front, shaft side') }),

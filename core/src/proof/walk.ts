@@ -2,7 +2,7 @@ import type { HoldSlice } from '../hold/index.ts';
 import type { LedgerSlice } from '../ledger/index.ts';
 import type { FuelSlice } from '../tank/index.ts';
 import { lineOf, splitKey, type VehicleSlice } from '../vehicle/index.ts';
-import { jointsLeft, jointsToSee, type ProofSlice } from './kinds.ts';
+import { jointsLeft, jointsToSee, placeSaid, type ProofSlice } from './kinds.ts';
 import { wetsOf, type Wets } from './wets.ts';
 
 /** One joint of the walk. */
@@ -31,7 +31,7 @@ type WalkFacts = VehicleSlice & LedgerSlice & Pick<FuelSlice, 'fuel'>;
 export function walkOf(state: WalkFacts & Pick<ProofSlice, 'places'>): WalkPlace[] {
   const places = new Map<string, WalkPlace>();
   for (const key of jointsToSee(state)) {
-    const place = state.places[key] ?? lineOf(state.vehicle, splitKey(key).id)?.seenFrom ?? null;
+    const place = placeSaid(state, key) ?? lineOf(state.vehicle, splitKey(key).id)?.seenFrom ?? null;
     // Said by nobody, and left out in the file: nobody knows what is seen beside it.
     const at = place ?? `alone ${key}`;
     const one = places.get(at) ?? { place, joints: [] };

@@ -4,7 +4,7 @@ export { diameters, holes, MOST, type HoleName } from './holes.ts';
 export { tQuantile } from './student.ts';
 export { emptyVolume, pushedVolume, type FreeVolume, type Push } from './volume.ts';
 export type { HoldJudged, HoldRun } from './types.ts';
-export { airJoints, openingsHeld, ringOpening } from './joints.ts';
+export { airJoints, openingsHeld, ringOpenings } from './joints.ts';
 export {
   freeVolume,
   held,

@@ -1,13 +1,18 @@
-import type { LedgerSlice } from '../ledger/index.ts';
+import { standingRings, type LedgerSlice } from '../ledger/index.ts';
 import { fluidLines, keyOf, UNIT, type Connection, type VehicleSlice } from '../vehicle/index.ts';
 
 /** Lines that stand open to the air above the fuel: what a hold of the tank reaches. */
 export const airJoints: readonly Connection['kind'][] = ['vent', 'evap', 'filler', 'breather'];
 
-/** The ring as an opening of its own: the newest time it was closed; null where it never was opened, or is open. @example ringOpening(state) // 'unit:unit@e7' */
-export function ringOpening({ rings }: Pick<LedgerSlice, 'rings'>): string | null {
-  const last = rings.at(-1);
-  return last?.state === 'closed' && rings.some(({ state }) => state === 'opened') ? `${UNIT}@${last.in}` : null;
+/**
+ * The ring’s closings that stand, as openings of their own; none where it never was opened, or may be open.
+ *
+ * @example ringOpenings(state) // ['unit:unit@e7']
+ */
+export function ringOpenings<T extends LedgerSlice['rings'][number]>({ rings }: { rings: readonly T[] }): string[] {
+  const standing = standingRings({ rings });
+  const shut = standing.length > 0 && standing.every(({ state }) => state === 'closed');
+  return shut && rings.some(({ state }) => state === 'opened') ? standing.map((one) => `${UNIT}@${one.in}`) : [];
 }
 
 /**
@@ -21,9 +26,8 @@ export function openingsHeld(
 ): string[] {
   const lines = where === 'bench' ? [] : fluidLines(vehicle).filter(({ kind }) => airJoints.includes(kind));
   const keys = new Set(lines.map(({ id }) => keyOf('line', id)));
-  const ring = ringOpening({ rings });
   return [
     ...openings.filter(({ key, closedIn }) => keys.has(key) && closedIn !== null).map(({ id }) => id),
-    ...(ring === null ? [] : [ring]),
+    ...ringOpenings({ rings }),
   ];
 }

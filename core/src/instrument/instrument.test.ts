@@ -109,10 +109,12 @@ describe('instruments', () => {
       return 13.5 - value!;
     };
     const leaks = job('leak');
-    const { leak, airLitres } = hiddenTruth(leaks);
+    const truth = hiddenTruth(leaks);
+    // Air is where no fuel stands.
+    const air = truth.airLitres - nowOf(truth, leaks, start).litres;
     // At first the pressure falls by what goes out over what is in it; over 20 s a little less.
-    const out = airThrough({ gauge: 3362.7, outside: 101_325, celsius: 20 }) * areaOf(leak / 1000);
-    const atFirst = (((out * 101_325) / (airLitres / 1000)) * 20) / 249.08891;
+    const out = airThrough({ gauge: 3362.7, outside: 101_325, celsius: 20 }) * areaOf(truth.leak / 1000);
+    const atFirst = (((out * 101_325) / (air / 1000)) * 20) / 249.08891;
     expect(fallen(leaks)).toBeLessThan(atFirst);
     expect(fallen(leaks)).toBeGreaterThan(0.75 * atFirst);
     const mended = [write('finding', { what: 'seam', where: 'outside', verdict: 'good', note: 'repaired' })];

@@ -17,7 +17,7 @@ export {
   ring,
   takenOut,
 } from './kinds.ts';
-export { closedOpenings, isOff, knownClosed, ledgerSlice, type LedgerSlice } from './slice.ts';
+export { closedOpenings, isOff, knownClosed, ledgerSlice, standingRings, type LedgerSlice } from './slice.ts';
 export { anyKey } from './testing.ts';
 export type { LedgerItem, Opening } from './types.ts';
 export { judgeSeal } from './seal.ts';

@@ -35,6 +35,8 @@ export interface LedgerSlice {
     state: 'opened' | 'closed';
     newSeal: boolean;
     in: string;
+    /** Earlier ones its maker knew. */
+    over: readonly string[];
     /** What the seal under it came to; null: opened, or nobody said more than that it is new. */
     seal: Verdict | null;
     /** Person's id. */
@@ -170,7 +172,8 @@ export const ledgerSlice = defineSlice<LedgerSlice, LedgerFacts>({
       const said = state === 'closed' && (body.school ?? body.sealNew) !== undefined;
       const seal = said ? judgeSeal(body, unitOf(vehicle).kind === 'screws') : null;
       const { id, by, at } = moment;
-      own.rings.push(castDraft({ state, newSeal: body.newSeal ?? false, in: id, seal, by, at }));
+      const over = own.rings.filter((one) => moment.knew(one.in)).map((one) => one.in);
+      own.rings.push(castDraft({ state, newSeal: body.newSeal ?? false, in: id, over, seal, by, at }));
       own.ring = state;
     },
     settled: (own, { key, on, entries }, { moment, facts }) => {
@@ -207,28 +210,46 @@ function openDebts(state: LedgerSlice): Debt[] {
     );
 }
 
-/** The seal that is under it now. */
-const sealNow = ({ rings }: LedgerSlice) => {
-  const last = rings.at(-1);
-  return last?.state === 'closed' && last.seal ? { ...last, seal: last.seal } : null;
-};
+/**
+ * What stands of the ring: those that no other one’s maker knew, whichever was delivered first.
+ *
+ * @example standingRings(state).every(({ state }) => state === 'closed') // true
+ */
+export function standingRings<T extends { in: string; over: readonly string[] }>({
+  rings,
+}: {
+  rings: readonly T[];
+}): T[] {
+  const known = new Set(rings.flatMap(({ over }) => over));
+  return rings.filter((one) => !known.has(one.in)).sort((a, b) => (a.in < b.in ? -1 : 1));
+}
 
-const sealDebts = (state: LedgerSlice): Debt[] => {
-  const now = sealNow(state);
-  return now?.seal.outcome === 'bad'
-    ? [{ id: `seal:${now.in}`, key: 'seal', text: say`seal of the unit: ${now.seal.reasons[0]?.text ?? ''}` }]
+/** Seals that are under it now, as far as anybody said more than that they are new. */
+const sealsNow = (state: LedgerSlice) => {
+  const standing = standingRings(state);
+  return standing.every((one) => one.state === 'closed')
+    ? standing.flatMap((one) => (one.seal ? [{ ...one, seal: one.seal }] : []))
     : [];
 };
 
-const sealLines = (state: LedgerSlice): RecordLine[] => {
-  const now = sealNow(state);
-  return (now?.seal.reasons ?? []).map(({ text, figure }) => ({
-    under: 'bench',
-    text: say`seal: ${text}${figure ? say`, ${figure}` : ''}`,
-    by: now!.by,
-    at: now!.at,
-  }));
-};
+const sealDebts = (state: LedgerSlice): Debt[] =>
+  sealsNow(state)
+    .filter(({ seal }) => seal.outcome === 'bad')
+    .map((one) => ({
+      id: `seal:${one.in}`,
+      key: 'seal',
+      text: say`seal of the unit: ${one.seal.reasons[0]?.text ?? ''}`,
+    }));
+
+const sealLines = (state: LedgerSlice): RecordLine[] =>
+  sealsNow(state).flatMap(({ seal, by, at }) =>
+    seal.reasons.map(({ text, figure }): RecordLine => ({
+      under: 'bench',
+      text: say`seal: ${text}${figure ? say`, ${figure}` : ''}`,
+      by,
+      at,
+    })),
+  );
 
 const cutDebts = (state: LedgerSlice & LedgerFacts): Debt[] =>
   state.cuts

@@ -1,6 +1,6 @@
 import { castDraft } from 'immer';
 import { defineKind, defineSlice, standing, type Debt, type Stamp } from '../kernel/index.ts';
-import { heldTight, ringOpening, type HoldSlice } from '../hold/index.ts';
+import { heldTight, ringOpenings, type HoldSlice } from '../hold/index.ts';
 import { anyKey, closedOpenings, knownClosed, type LedgerSlice } from '../ledger/index.ts';
 import { say, type Sentence } from '../quantity/index.ts';
 import type { FuelSlice } from '../tank/index.ts';
@@ -61,12 +61,11 @@ interface ToSee {
 
 /** Openings of joints that carry fuel or vapour and are closed, and the ring: each must be seen dry. */
 const openingsToSee = ({ vehicle, openings, rings }: Facts): ToSee[] => {
-  const ring = ringOpening({ rings });
   return [
     ...fluidLines(vehicle).flatMap((line) =>
       openings.filter((o) => o.key === keyOf('line', line.id) && o.closedIn !== null),
     ),
-    ...(ring === null ? [] : [{ id: ring, key: UNIT, name: fileName(vehicle, UNIT) ?? UNIT }]),
+    ...ringOpenings({ rings }).map((id) => ({ id, key: UNIT, name: fileName(vehicle, UNIT) ?? UNIT })),
   ];
 };
 
@@ -109,11 +108,9 @@ export const proofSlice = defineSlice<ProofSlice, Sees>({
     }),
 });
 
-/** The ring’s closing, as the maker of a look knew it. */
-const ringKnown = ({ rings }: Pick<LedgerSlice, 'rings'>, knew: (id: string) => boolean): string[] => {
-  const ring = ringOpening({ rings: rings.filter((one) => knew(one.in)) });
-  return ring === null ? [] : [ring];
-};
+/** The ring’s closings, as the maker of a look knew them. */
+const ringKnown = ({ rings }: Pick<LedgerSlice, 'rings'>, knew: (id: string) => boolean): string[] =>
+  ringOpenings({ rings: rings.filter((one) => knew(one.in)) });
 
 /** A joint is looked at. */
 export const jointSeen = defineKind<'jointSeen', JointSeenBody, ProofSlice, Sees>({

@@ -251,6 +251,10 @@ describe('signed, kept and handed over', () => {
     'as PDF, as tables, as a zip; what it teaches; and where to look if it comes back',
     async () => {
       const { ines } = work;
+      // Opened anew, once the signature has arrived.
+      await ines.arrives(JOB, 'signed');
+      await ines.go(`/jobs/${JOB}/record`);
+      await ines.stands('[data-action=zip]');
       const kinds = await ines.page.evaluate(async () => {
         const links = [...document.querySelectorAll<HTMLAnchorElement>('a[download]')].map((a) => a.href);
         return Promise.all(

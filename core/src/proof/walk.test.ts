@@ -1,6 +1,6 @@
 import { exactly } from '../estimate/index.ts';
 import { inWords } from '../quantity/index.ts';
-import { completed, owed, type Bodies } from '../job/index.ts';
+import { completed, foldJob, owed, type Bodies, type Entry } from '../job/index.ts';
 import { tell } from '../job/testing.ts';
 import { archetypes, type VehicleFile } from '../vehicle/index.ts';
 import { judgeJoint, proofLitres, walkOf, wetsOf } from './index.ts';
@@ -157,4 +157,33 @@ describe('never good while nothing stood or was pumped behind it', () => {
     expect(next('push-tab')).toMatch(/both tabs click/);
     expect(next('ear-clamp')).toMatch(/never squeezed twice/);
   });
+});
+
+test('of two tablets one opens the ring and one closes it: the same is owed whichever is delivered first', () => {
+  const entry = (id: string, { kind, body, device }: { kind: string; body: object; device: string }, n: number) => ({
+    id,
+    jobId: 'job',
+    version: 1,
+    kind,
+    body,
+    by: device === 'a' ? 'ines' : 'bo',
+    device,
+    n,
+    at: '2026-01-05T08:00:00.000Z',
+    on: id === 'c0' ? null : 'c0',
+  });
+  const opened = entry(
+    'c0',
+    { kind: 'opened', body: { name: 'Van', complaint: 'pump', vehicle: van }, device: 'a' },
+    1,
+  );
+  const closes = entry('a1', { kind: 'ring', body: { state: 'closed' }, device: 'a' }, 2);
+  const opens = entry('b1', { kind: 'ring', body: { state: 'opened' }, device: 'b' }, 1);
+  const owes = (...order: object[]) => {
+    const log = [opened, ...order].map((one, i) => ({ ...one, seq: i + 1 }));
+    return owed(foldJob(null, log as unknown as Entry[])!)
+      .map(({ id }) => id)
+      .sort();
+  };
+  expect(owes(closes, opens)).toEqual(owes(opens, closes));
 });

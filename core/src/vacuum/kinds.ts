@@ -1,5 +1,5 @@
 import { castDraft } from 'immer';
-import { defineKind, defineSlice, type Debt, type RecordLine, type Stamp } from '../kernel/index.ts';
+import { defineKind, defineSlice, standing, type Debt, type RecordLine, type Stamp } from '../kernel/index.ts';
 import { say } from '../quantity/index.ts';
 import { lineOf, type VehicleSlice } from '../vehicle/index.ts';
 import type { Verdict } from '../verdict/index.ts';
@@ -22,10 +22,10 @@ export interface Search {
 
 /** What was tried by vacuum. */
 export interface VacuumSlice {
-  /** By valve: the newest try. */
-  valves: Readonly<Record<string, Tried>>;
-  /** By line: the newest. */
-  vacuums: Readonly<Record<string, Tried>>;
+  /** By valve: what stands; of several that knew nothing of each other all do. */
+  valves: Readonly<Record<string, readonly Tried[]>>;
+  /** By line: the same. */
+  vacuums: Readonly<Record<string, readonly Tried[]>>;
   /** By valve: what is looked for. */
   searches: Readonly<Record<string, Search>>;
 }
@@ -48,6 +48,7 @@ export const vacuumSlice = defineSlice<VacuumSlice, Facts>({
         };
       }),
     ...Object.entries(state.vacuums)
+      .flatMap(([line, list]) => list.map((tried) => [line, tried] as const))
       .filter(([, { verdict }]) => verdict.outcome === 'bad')
       .map(([line, { id }]) => ({
         id: `vacuum:${line}@${id}`,
@@ -56,9 +57,11 @@ export const vacuumSlice = defineSlice<VacuumSlice, Facts>({
       })),
   ],
   record: (state): RecordLine[] => [
-    ...Object.entries(state.valves).map(([valve, { verdict, by, at }]) => line(valve, verdict, { by, at })),
-    ...Object.entries(state.vacuums).map(([id, { verdict, by, at }]) =>
-      line(lineOf(state.vehicle, id)?.name ?? id, verdict, { by, at }),
+    ...Object.entries(state.valves).flatMap(([valve, list]) =>
+      list.map(({ verdict, by, at }) => line(valve, verdict, { by, at })),
+    ),
+    ...Object.entries(state.vacuums).flatMap(([id, list]) =>
+      list.map(({ verdict, by, at }) => line(lineOf(state.vehicle, id)?.name ?? id, verdict, { by, at })),
     ),
   ],
 });
@@ -75,9 +78,10 @@ export const valveTried = defineKind<'valveTried', ValveTriedBody, VacuumSlice, 
   kind: 'valveTried',
   version: 1,
   Body: ValveTriedBody,
-  apply: (own, body, { moment: { id, by, at }, facts }) => {
+  apply: (own, body, { moment: { id, by, at, knew }, facts }) => {
     const verdict = judgeValve(body, facts.vehicle.fuel);
-    own.valves[body.valve] = castDraft({ id, by, at, verdict });
+    const had = (own.valves[body.valve] ?? []) as readonly Tried[];
+    own.valves[body.valve] = castDraft(standing(had, { id, by, at, verdict }, knew));
     // Gone inside: it lies somewhere, and is looked for even once another valve is in.
     if (body.tester === 'held' && body.against === 'nothing' && body.along === 'nothing')
       own.searches[body.valve] ??= { empty: [], found: false };
@@ -119,8 +123,10 @@ export const lineHeld = defineKind<'lineHeld', LineHeldBody, VacuumSlice, Facts>
   version: 1,
   Body: LineHeldBody,
   check: (body) => void judgeLine(body, 'diesel'),
-  apply: (own, body, { moment: { id, by, at }, facts }) => {
-    own.vacuums[body.line] = castDraft({ id, by, at, verdict: judgeLine(body, facts.vehicle.fuel) });
+  apply: (own, body, { moment: { id, by, at, knew }, facts }) => {
+    const had = (own.vacuums[body.line] ?? []) as readonly Tried[];
+    const tried = { id, by, at, verdict: judgeLine(body, facts.vehicle.fuel) };
+    own.vacuums[body.line] = castDraft(standing(had, tried, knew));
   },
   touches: ({ line: of }) => ({ reads: [], writes: [`vacuum:${of}`] }),
   words: ({ line: of }, { name }) => `${name(`line:${of}`)} under vacuum`,

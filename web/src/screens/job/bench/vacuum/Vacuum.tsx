@@ -1,4 +1,5 @@
 import {
+  gravestOf,
   fluidLines,
   searchPlaces,
   unitOf,
@@ -57,7 +58,7 @@ export function Vacuum() {
         <h3 className="border-b-2 border-ink pb-1 text-20">Valves, both ways</h3>
         <ul className="ruled">
           {valves.map((name) => (
-            <Row key={name} {...at(name)} name={name} verdict={state.valves[name]?.verdict}>
+            <Row key={name} {...at(name)} name={name} verdict={gravestOf(state.valves[name] ?? [])?.verdict}>
               <ValveForm key={tester} valve={name} tester={tester} />
             </Row>
           ))}
@@ -67,7 +68,7 @@ export function Vacuum() {
         <h3 className="border-b-2 border-ink pb-1 text-20">Lines that stay on the vehicle</h3>
         <ul className="ruled">
           {fluidLines(state.vehicle).map(({ id, name }) => (
-            <Row key={id} {...at(`line:${id}`)} name={name} verdict={state.vacuums[id]?.verdict}>
+            <Row key={id} {...at(`line:${id}`)} name={name} verdict={gravestOf(state.vacuums[id] ?? [])?.verdict}>
               <LineForm key={tester} line={id} tester={tester} />
             </Row>
           ))}

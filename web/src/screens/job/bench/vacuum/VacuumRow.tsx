@@ -12,9 +12,9 @@ export function VacuumRow() {
   const words = useWords();
   const [open, setOpen] = useState(false);
   const tried = [
-    ...Object.entries(state.valves),
-    ...Object.entries(state.vacuums).map(
-      ([id, one]) => [state.vehicle.connections.find((line) => line.id === id)?.name ?? id, one] as const,
+    ...Object.entries(state.valves).flatMap(([name, list]) => list.map((one) => [name, one] as const)),
+    ...Object.entries(state.vacuums).flatMap(([id, list]) =>
+      list.map((one) => [state.vehicle.connections.find((line) => line.id === id)?.name ?? id, one] as const),
     ),
   ].map(([name, { verdict }]) => ({ name, verdict, outcome: verdict.outcome }));
   const [first] = gravestFirst(tried);

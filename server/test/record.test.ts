@@ -106,8 +106,12 @@ const seen = async (pdf: Opened, page: number) => {
   const canvas = createCanvas(Math.ceil(viewport.width), Math.ceil(viewport.height));
   const context = canvas.getContext('2d');
   await one.render({ canvas: canvas as never, canvasContext: context as never, viewport }).promise;
-  // Drawing holds this process for seconds; a connection the server closed meanwhile has to be seen as closed before it is used.
-  await new Promise((resolve) => setTimeout(resolve, 300));
+  // Drawing holds this process for seconds; the server gives idle connections up meanwhile: asked until none of them is left.
+  for (let fine = 0; fine < 3;)
+    fine = await fetch(`${shop.base}/api/health`).then(
+      () => fine + 1,
+      () => 0,
+    );
   return { ...context.getImageData(0, 0, canvas.width, canvas.height), width: canvas.width, height: canvas.height };
 };
 

@@ -4,7 +4,7 @@ import { judgeHandling, kilogramsOf, tankMass } from '../handling/index.ts';
 import { litres, mm, rounded, say } from '../quantity/index.ts';
 import { TO_PUSH } from '../proof/index.ts';
 import { fuelCelsius, spillTilt } from '../tank/index.ts';
-import { byJack, estimateOf, lineOf, splitKey } from '../vehicle/index.ts';
+import { byJack, carriesFluid, estimateOf, splitKey } from '../vehicle/index.ts';
 import { verdictFrom, type Found, type Verdict } from '../verdict/index.ts';
 import type { GateFactsToJudge } from './facts.ts';
 
@@ -43,9 +43,7 @@ export function fuelBack(state: GateFactsToJudge, litresBack: number): FuelBack 
         (item.state === 'open' || item.state === 'deferred'),
     ),
   );
-  const ports = open
-    .flatMap((line) => lineOf(vehicle, line.id) ?? [])
-    .filter(({ kind }) => kind !== 'plug' && kind !== 'ground');
+  const ports = open.filter(carriesFluid);
   const spill = spillTilt(vehicle, aboard.hi, ports);
   const tilt = spill ? Math.floor((Math.tan((spill.degrees * Math.PI) / 180) * vehicle.length) / 5) * 5 : null;
   const found: Found[] = [

@@ -17,13 +17,13 @@ const MOLAR = { air: 28.96, vapour: 65 };
 
 /** dpv/dT over so many K about a temperature. */
 const NEAR = 0.5;
-/** °C between which the correlation of vapour pressure is asked for. */
-const within = (celsius: number): number => Math.min(59, Math.max(-29, celsius));
+/** °C between which the correlation of vapour pressure is asked for. @example within(-40) // -29 */
+export const within = (celsius: number): number => Math.min(59, Math.max(-29, celsius));
 
 /**
  * Pascals that petrol’s vapour adds for a kelvin, in balance with its liquid.
  *
- * @example vapourPerKelvin(60_000, 20) // 1 268 Pa/K
+ * @example vapourPerKelvin(60_000, 20) // 1 235 Pa/K
  */
 export const vapourPerKelvin = (reid: number, celsius: number): number =>
   (vapourPressure(reid, within(celsius) + NEAR) - vapourPressure(reid, within(celsius) - NEAR)) / (2 * NEAR);
@@ -57,7 +57,7 @@ export function gasPerKelvin({
  * heavier. P/(P − pv) · √(M/28.96).
  *
  * @param pascals inside, absolute
- * @throws InputError where it would boil
+ * @returns infinite where it boils
  * @example vapourHides({ pascals: 104_812, celsius: 20, reid: 60_000 }) // 1.81
  */
 export function vapourHides({ pascals, celsius, reid }: { pascals: number; celsius: number; reid: number }): number {

@@ -6,7 +6,7 @@ import { diameters, HOLES_FROM, MOST, type HoleName } from './holes.ts';
 import { strongest, vapourHides } from './gas.ts';
 import { driftOf, FIRST_LOOK, limitOf, lookAt, looksAt, secondsMore, underVacuum, type Look } from './look.ts';
 import { equivalentHole } from './orifice.ts';
-import { boilsAt } from './boils.ts';
+import { boilsAt, boilsUnder } from './boils.ts';
 import type { HoldJudged, HoldRun } from './types.ts';
 
 /** Under this share of what it began with it did not hold at all. */
@@ -66,7 +66,7 @@ export function judgeHold(given: HoldRun): HoldJudged {
 }
 
 /** What makes it no hold at all. */
-function whyUnfit({ readings, step }: HoldRun): Found | null {
+function whyUnfit({ readings, step, over, outside, celsius }: HoldRun): Found | null {
   if (readings.some(([at], i) => i > 0 && at <= readings[i - 1]![0]))
     return {
       outcome: 'unknown',
@@ -78,6 +78,12 @@ function whyUnfit({ readings, step }: HoldRun): Found | null {
       outcome: 'unknown',
       text: `${readings.length} readings`,
       next: `${FIRST_LOOK} at least, one after the other`,
+    };
+  if (over && readings[0]![1] >= 0 && boilsUnder({ outside, celsius }, over))
+    return {
+      outcome: 'unknown',
+      text: 'so warm that petrol of the winter may boil in it: what the gauge shows is vapour',
+      next: 'cooler, or drained and aired on the bench',
     };
   if (Math.min(...readings.map(([, pa]) => pa)) < -step && Math.max(...readings.map(([, pa]) => pa)) > step)
     return {

@@ -24,6 +24,8 @@ export interface Held extends Stamp {
   ended: string | null;
   /** A later hold, made knowing this one, found it tight. */
   tightSince: boolean;
+  /** Those that were known when it was said. */
+  after: readonly string[];
   /** Where it was held. */
   where: 'bench' | 'home';
   /** Under vacuum? */
@@ -104,12 +106,16 @@ export const holdOf = ({ holds }: HoldSlice, where: Held['where'] = 'bench'): He
   holds.findLast((held) => held.ended === null && held.where === where) ?? null;
 
 /**
- * Was this opening behind a hold that found it tight and still counts?
+ * Was this opening behind a hold that found it tight and still counts, and behind none that leaked since? One that was
+ * said elsewhere, without knowing of it, may have been since.
  *
  * @example heldTight(state, 'line:vent@e12') // true
  */
-export const heldTight = ({ holds }: HoldSlice, opening: string): boolean =>
-  holds.some(({ ended, verdict, joints }) => ended === null && verdict.outcome === 'good' && joints.includes(opening));
+export function heldTight({ holds }: HoldSlice, opening: string): boolean {
+  const behind = holds.filter(({ ended, joints }) => ended === null && joints.includes(opening));
+  const leaks = behind.filter(({ verdict }) => verdict.outcome === 'bad');
+  return behind.some(({ verdict, after }) => verdict.outcome === 'good' && leaks.every(({ id }) => after.includes(id)));
+}
 
 /** Of a tank that leaked there is a debt, until it held. */
 export const holdSlice = defineSlice<HoldSlice, Facts>({
@@ -182,6 +188,8 @@ export const held = defineKind<'held', HeldBody, HoldSlice, Facts>({
   check: (body) => {
     if (body.volume && !(body.volume.lo <= body.volume.hi))
       throw new InputError('body.volume', `${body.volume.lo} to ${body.volume.hi}`, 'its least before its most');
+    if (body.over && !(body.over.lo <= body.over.hi))
+      throw new InputError('body.over', `${body.over.lo} to ${body.over.hi}`, 'its least before its most');
     // A push that no gauge could tell is refused while it can still be mended.
     judgeHeld(body);
   },
@@ -192,7 +200,8 @@ export const held = defineKind<'held', HeldBody, HoldSlice, Facts>({
     if (verdict.outcome === 'good')
       for (const one of own.holds) if (knew(one.id) && one.where === where) one.tightSince = true;
     const vacuum = readings[0]![1] < 0;
-    own.holds.push(castDraft({ id, by, at, verdict, ended: null, tightSince: false, where, vacuum, joints }));
+    const after = own.holds.filter((one) => knew(one.id)).map((one) => one.id);
+    own.holds.push(castDraft({ id, by, at, verdict, ended: null, tightSince: false, after, where, vacuum, joints }));
   },
   touches: ({ joints = [] }) => ({
     reads: [UNIT, ...new Set(joints.map((id) => id.slice(0, id.lastIndexOf('@'))))],

@@ -175,6 +175,15 @@ describe('with petrol in it', () => {
     expect(judgeHold(run({ hole: 0.1 }, { aired: false })).verdict.outcome).toBe('unknown');
     expect(judgeHold(run({ hole: 0.1 }, { aired: false, over: { lo: 0, hi: 0 } })).verdict.outcome).toBe('good');
   });
+  test('so warm that it may boil under the air: not known, and no figure that is none', () => {
+    const warm = { hole: 0, celsius: 20 };
+    const more = { celsius: 45, ends: 45, aired: false, over: { lo: 35_000, hi: 100_000 } };
+    const { verdict, fall, millimetres } = judgeHold(run(warm, more));
+    expect(verdict.outcome).toBe('unknown');
+    expect(inWords(verdict.reasons[0]!.text)).toMatch(/may boil/);
+    expect([fall, millimetres]).toEqual([null, null]);
+    expect(judgeHold(run(warm, { ...more, over: { lo: 0, hi: 0 } })).verdict.outcome).toBe('good');
+  });
   test('summer and winter petrol lie further apart the more it warmed', () => {
     const wide = { aired: false, over: { lo: 35_000, hi: 100_000 } };
     const half = (ends: number) => {

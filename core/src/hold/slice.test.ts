@@ -91,6 +91,9 @@ describe('the tank held on the bench', () => {
     [{ hole: '0.030' }, /hole/],
     [{ volume: { lo: 9, hi: 3 } }, /least before its most/],
     [{ step: 0 }, /step/],
+    [{ over: { lo: 60_000, hi: 50_000 } }, /least before its most/],
+    [{ aired: false, settled: true, over: { lo: 0, hi: 60_000 } }, /vapour pressure/],
+    [{ where: 'moon' }, /where/],
   ])('%j is refused', (wrong, why) => {
     expect(() => checkBody('held', { ...TIGHT, ...wrong } as HeldBody)).toThrow(why);
   });

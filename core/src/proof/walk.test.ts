@@ -148,6 +148,11 @@ describe('never good while nothing stood or was pumped behind it', () => {
     expect(owes(job)).toEqual(['line:filler']);
     held(job, 0, 'home');
     expect(owes(job)).toEqual([]);
+    // It leaks once more: what held before says nothing, until it holds again.
+    held(job, 0.4, 'home');
+    expect(owes(job)).toEqual(['line:filler', 'unit:unit']);
+    held(job, 0, 'home');
+    expect(owes(job)).toEqual([]);
     job.say('jointSeen', { key: 'line:filler', seen: 'drips', checks: [] });
     expect(owes(job)).toEqual(['line:filler']);
   });

@@ -89,6 +89,15 @@ describe('the record', () => {
     expect(jointsTable(record, { units: 'us' }).rows[0]![3]).toMatch(/gal in it$/);
   });
 
+  test('a joint that was not wet says so, not what would have wetted it', () => {
+    const record = recordWith(
+      ['cleared', { key: 'line:filler', tag: 9 }],
+      ['made', { key: 'line:filler' }],
+      ['jointSeen', { key: 'line:filler', seen: 'dry', checks: ['wiped', 'wet'], aboard: { lo: 8, hi: 10 } }],
+    );
+    expect(jointsTable(record, { units: 'metric' }).rows[0]![3]).toMatch(/^nothing stood behind it/);
+  });
+
   test('a torque as it was written, and N·m beside it', () => {
     const key = `support:${rail.supports[0]!.id}`;
     const record = recordWith(['torque', { key, asWritten: '30 ft-lb', lo: 40.7, hi: 40.7, lubricant: 'oiled' }]);

@@ -24,7 +24,10 @@ export function jointsTable({ state, name }: JobRecord, { units }: Reader): Reco
     numberOf(state, joint.key),
     nameOf(state, joint.key),
     { outcome: joint.verdict.outcome, text: joint.seen },
-    joint.checks.includes('wet') ? inWords(wetsOf(state, joint.key).text, units) : 'nothing wet behind',
+    // Where nothing wetted it the table says so, not what would have.
+    joint.verdict.outcome === 'good'
+      ? inWords(wetsOf(state, joint.key).text, units)
+      : inWords(joint.verdict.reasons[0]?.text ?? '', units),
     `${name(joint.by)}, ${when(joint.at)}`,
   ]);
   const held = state.openings

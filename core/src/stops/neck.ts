@@ -1,9 +1,9 @@
 import { commonPractice } from '../basis/index.ts';
-import { add, estimate, type Estimate } from '../estimate/index.ts';
-import type { TankState } from '../hang/index.ts';
-import { portDrop } from '../hang/index.ts';
-import { keyOf, type Connection } from '../vehicle/index.ts';
-import { wayUp } from './wayUp.ts';
+import { total, type Estimate } from '../estimate/index.ts';
+import { MOVE_MINUTES, portDrop, type TankState } from '../hang/index.ts';
+import { waysBack } from './upItems.ts';
+import { estimateOf, keyOf, type Connection } from '../vehicle/index.ts';
+import { wayUp, type WayUp } from './wayUp.ts';
 
 /** One order of the neck, solved. */
 export interface NeckOrder {
@@ -25,11 +25,17 @@ const NECK: readonly Connection['kind'][] = ['filler', 'breather'];
 const SCREWS: Estimate = { lo: 8, typ: 14, hi: 20, basis: commonPractice };
 /** Lines so near the neck are in its shadow once it stands on the tank, mm; common practice, no source. */
 const NEAR = 250;
-/** What a way up differs by between its likeliest and its ends; common practice, no source. */
-const SPREAD = { lo: 0.8, hi: 1.5 };
 
-const around = (minutes: number): Estimate =>
-  estimate({ lo: minutes * SPREAD.lo, typ: minutes, hi: minutes * SPREAD.hi }, commonPractice);
+/** Minutes of a way up, as the ranges of its hands add up, and its moves. */
+function minutesOf(state: TankState, { route }: WayUp): Estimate {
+  const hands = route.stops.flatMap(({ uses }) =>
+    uses.flatMap(({ thing, way }) => {
+      const used = waysBack(state, thing).find(({ id }) => id === way);
+      return used ? [estimateOf(state.vehicle, used.minutes)] : [];
+    }),
+  );
+  return total([...hands, ...Array.from({ length: route.moves }, () => MOVE_MINUTES)]);
+}
 
 /**
  * Both orders of the neck, each solved as a way up: left on the vehicle and made to the tank under way, or joined on the bench and screwed to the
@@ -68,7 +74,7 @@ export function neckOrders(state: TankState): NeckOrder[] {
   return [
     {
       order: 'on the vehicle',
-      minutes: first && around(first.route.minutes),
+      minutes: first && minutesOf(state, first),
       stops: first?.route.stops.length ?? 0,
       beside: [],
       look: 'are both hose ends reached from where they are made, with the clamps slack until it is home?',
@@ -76,7 +82,7 @@ export function neckOrders(state: TankState): NeckOrder[] {
     {
       order: 'with the tank',
       // Joined on the bench, where both hands are free: what is made there is made all the same.
-      minutes: second && add(around(second.route.minutes + benchMinutes(neck)), SCREWS),
+      minutes: second && total([minutesOf(carried, second), ...onBench(state, neck), SCREWS]),
       stops: second?.route.stops.length ?? 0,
       beside,
       look: 'does the neck pass its opening in the body as the tank comes up, and is its grommet sound?',
@@ -84,5 +90,9 @@ export function neckOrders(state: TankState): NeckOrder[] {
   ];
 }
 
-const benchMinutes = (neck: readonly Connection[]): number =>
-  neck.reduce((sum, line) => sum + Math.min(...line.make.map((way) => way.minutes.typ)), 0);
+/** The quickest way of making each, as it is on the bench. */
+const onBench = ({ vehicle }: TankState, neck: readonly Connection[]): Estimate[] =>
+  neck.flatMap(({ make }) => {
+    const [least] = [...make].sort((a, b) => a.minutes.typ - b.minutes.typ);
+    return least ? [estimateOf(vehicle, least.minutes)] : [];
+  });

@@ -99,8 +99,8 @@ function waitsHome(state: TankState, { key, way }: UpItem): ReturnType<typeof wa
   return used ? waitsOf(used, 'up') : { first: [], notYet: [], events: [] };
 }
 
-/** All ways by which a thing goes back. */
-function waysBack({ vehicle }: TankState, key: string): readonly Way[] {
+/** All ways by which a thing goes back. @example waysBack(state, 'line:vent').map((way) => way.id) */
+export function waysBack({ vehicle }: TankState, key: string): readonly Way[] {
   const { kind, id } = splitKey(key);
   if (kind === 'line') return lineOf(vehicle, id)?.make ?? [];
   if (kind === 'clip') return vehicle.connections.flatMap((c) => c.clips).find((k) => k.id === id)?.ways ?? [];

@@ -39,7 +39,8 @@ export function FuelBackPanel({ onDone }: { onDone: () => void }) {
   const typed = useWatch({ control: form.control, name: 'litres' }) as number | null | undefined;
   const wanted = typeof typed === 'number' && Number.isFinite(typed) ? typed : 0;
   const judged = judgedFor(wanted, () => fuelBack(state, wanted));
-  const cans = litresInCans(state);
+  // Out of the cans only what is fit to go back.
+  const own = litresInCans(state) > 0.25 && state.containers.some(({ clean }) => clean);
   return (
     <HandPanel
       id="fuelBack"
@@ -62,11 +63,9 @@ export function FuelBackPanel({ onDone }: { onDone: () => void }) {
           <Strap
             data-action="fuel-back"
             waitsFor={wanted > 0 ? undefined : 'litres'}
-            onClick={() => void form.say({ from: cans > 0.25 ? 'cans' : 'new' })}
+            onClick={() => void form.say({ from: own ? 'cans' : 'new' })}
           >
-            {wanted > 0
-              ? `${words([litres(wanted, wanted, 1)])} ${cans > 0.25 ? 'of its own' : 'new'} went in`
-              : 'Went in'}
+            {wanted > 0 ? `${words([litres(wanted, wanted, 1)])} ${own ? 'of its own' : 'new'} went in` : 'Went in'}
           </Strap>
         </>
       )}

@@ -1,4 +1,4 @@
-import { nameOf, type Debt } from '@iron-cradle/core';
+import { nameOf, type Debt, type JobState } from '@iron-cradle/core';
 import { useWatch } from 'react-hook-form';
 import { Link } from 'react-router';
 import { FormText } from '../../../form/FormText.tsx';
@@ -8,32 +8,38 @@ import { Sheet } from '../../../ui/Sheet.tsx';
 import { DeviationForm } from '../DeviationForm.tsx';
 import { useWords } from '../../../ui/Words.tsx';
 
+/** What is done further up on this page. */
+const HERE = ['identity', 'fill', 'cans', 'complaint', 'start', 'codes', 'refill'];
+
+/** Where a debt is paid; null: on this page, or nowhere but in its sheet. */
+function placeOf({ id, key }: Debt, { cuts, holds }: JobState): string | null {
+  if (key.startsWith('gate:')) return { 1: 'safe', 2: 'drain', 3: 'bench', 4: 'refit' }[key.slice(5)] ?? null;
+  // A wire is made good by joining it, not by saying what went in.
+  if (key === 'wire' || key === 'bond' || cuts.some((cut) => cut.id === id && cut.what === 'wire'))
+    return 'prove?wires';
+  if (key === 'hold')
+    return holds.find((held) => id === `hold:${held.id}`)?.where === 'home' ? 'prove?hold' : 'bench?hold';
+  return { pose: 'refit', complaintTest: 'plan', seal: 'bench' }[key] ?? null;
+}
+
 /** One thing that is owed: where to do it, an inspection, or a deviation with its reason. */
 export function OwedSheet({ debt, onClose }: { debt: Debt | null; onClose: () => void }) {
-  const { jobId } = useJob();
+  const { jobId, state } = useJob();
   const say = useWords();
   if (!debt) return null;
-  const pulled = debt.id.startsWith('pull:');
-  const gate = debt.key.startsWith('gate:') ? debt.key.slice(5) : null;
-  const station = gate
-    ? { 1: 'safe', 2: 'drain', 3: 'bench', 4: 'refit' }[gate]
-    : debt.key === 'pose'
-      ? 'refit'
-      : debt.key === 'complaintTest'
-        ? 'plan'
-        : null;
+  const place = placeOf(debt, state);
   return (
     <Sheet open onClose={onClose} title={say(debt.text)}>
-      {station && (
-        <Link to={`/jobs/${jobId}/${station}`} className="btn mb-4 w-full">
+      {place && (
+        <Link to={`/jobs/${jobId}/${place}`} className="btn mb-4 w-full" data-action="go-there" onClick={onClose}>
           Go there
         </Link>
       )}
-      {pulled && <Inspected about={debt.key} onDone={onClose} />}
-      {debt.key.startsWith('cut:') && <MadeGood about={debt.key} onDone={onClose} />}
-      {debt.key === 'identity' || debt.key === 'fill' ? (
+      {debt.id.startsWith('pull:') && <Inspected about={debt.key} onDone={onClose} />}
+      {debt.key.startsWith('cut:') && !place && <MadeGood about={debt.key} onDone={onClose} />}
+      {(HERE.includes(debt.key) || debt.key.startsWith('joint:')) && (
         <p className="pb-4 text-quiet">It stands on this page, further up.</p>
-      ) : null}
+      )}
       <h3 className="pb-2 text-20">Or sign it all the same, as a deviation</h3>
       <DeviationForm debt={debt} onDone={onClose} />
     </Sheet>

@@ -1,4 +1,5 @@
 export * from './ofTheBench.ts';
+export * from './ofTheVehicle.ts';
 export { basisInWords } from './basis/index.ts';
 export { checked, expectedOf } from './checked/index.ts';
 export {
@@ -36,7 +37,6 @@ export {
 export { InputError, present, problemInWords } from './errors/index.ts';
 export { exactly, rangeInWords, roundTo, type Estimate, type Span } from './estimate/index.ts';
 export { endOf, leftInWords, minutesLeft, minutesSince, type Wait } from './journal/index.ts';
-export { BEFORE_DIPPING, fillingFlow, labelOf, spillInWords, type FuelKind } from './fluid/index.ts';
 export {
   gateTitles,
   isPassed,
@@ -165,7 +165,6 @@ export {
 } from './ledger/index.ts';
 export { HERE, KIT, neededFor, onceOrder, ruleWord, type Needed, type NeededRule } from './needed/index.ts';
 export { figuresOf, startingFigures, type Complaint, type ShopFigures, testedSince } from './order/index.ts';
-export { deepest, dropAt, gridNearest, isLevel, poseInWords, samePose, type Pose } from './pose/index.ts';
 export { comeback, SHOWS, type Show, type Suspect } from './comeback/index.ts';
 export { dayChecks, dayItems, type DayCheck } from './dayEnd/index.ts';
 export { codesOf, judgeStart, STARTS } from './start/index.ts';
@@ -203,22 +202,6 @@ export {
   type QuoteLine,
   type ShopPrices,
 } from './quote/index.ts';
-export {
-  bestTilt,
-  contentsBelow,
-  fuelInSection,
-  noTilt,
-  profileAxis,
-  readLevelTable,
-  sectionOf,
-  shapeLitres,
-  surfaceAt,
-  upOf,
-  type Axis,
-  type BestTilt,
-  type TankShape,
-  type Tilt,
-} from './shape/index.ts';
 export { heightInWords, planSheet, spokenStop, stepsOf, type PlanSheet, type SheetStop } from './steps/index.ts';
 export {
   gatesBefore,
@@ -240,83 +223,7 @@ export {
 } from './stops/index.ts';
 export { AllowBody, bayKinds, PersonBody, Shop, SignInBody, startingShop } from './shop/index.ts';
 export { summaryOf, type JobSummary } from './summary/index.ts';
-export {
-  BURST,
-  burstClock,
-  burstLitres,
-  BURSTS,
-  CELSIUS,
-  DRAIN_PLUG,
-  FIRST_FILL,
-  fuelCelsius,
-  GAUGE_ERROR,
-  levelShare,
-  litresInCans,
-  REST,
-  safeFillToday,
-  spillTilt,
-  staysAboard,
-  tankOutlet,
-  tiltReach,
-  tiltSentence,
-  witnessLitres,
-  witnessWord,
-  type FuelAboard,
-  type WitnessKind,
-} from './tank/index.ts';
-export {
-  archetypes,
-  checkTank,
-  checkVehicle,
-  connectionKinds,
-  deviceNumber,
-  difference,
-  estimateOf,
-  fileFromSight,
-  fittings,
-  fluidLines,
-  keyOf,
-  lineOf,
-  MORE_TILT,
-  mountings,
-  OPEN_REACH,
-  REACH,
-  SEALED,
-  SERVER_NUMBERS,
-  shortName,
-  SLACK,
-  splitKey,
-  vehicleSchema,
-  type Connection,
-  type Fastener,
-  asUsual,
-  byJack,
-  carriedBy,
-  isElectric,
-  isOpening,
-  isSealed,
-  PUMP,
-  pumpOf,
-  pumpsFor,
-  pumpWord,
-  supportKinds,
-  travelOf,
-  type FeedKind,
-  type PumpKind,
-  type Fitting,
-  type Mounting,
-  type Obstruction,
-  type PartKind,
-  unitOf,
-  type UnitPart,
-  type Range,
-  type Variant,
-  type VehicleFile,
-  type Way,
-  waysOff,
-} from './vehicle/index.ts';
 export { gravestFirst, gravestOf, outcomeWord, type Outcome, type Verdict } from './verdict/index.ts';
-export { partWay, waysIn, WORKING_HEIGHT, type WayIn } from './waysIn/index.ts';
 export { followUps, type FollowUp } from './signing/index.ts';
 export {
   cellText,

@@ -1,44 +1,10 @@
 import { InputError } from '../errors/index.ts';
-import { exactly } from '../estimate/index.ts';
-import { isPassed, judgeGate } from '../gates/index.ts';
+import { isPassed } from '../gates/index.ts';
 import { checkBody, recordLines } from '../job/index.ts';
-import { tell } from '../job/testing.ts';
 import { inWords } from '../quantity/index.ts';
 import { archetypes, checkVehicle, unitOf, type VehicleFile } from '../vehicle/index.ts';
-import {
-  buildSteps,
-  judgeBuilt,
-  judgePart,
-  judgeRung,
-  judgeUnit,
-  ladderOf,
-  nextRung,
-  pieceOf,
-  wordOf,
-} from './index.ts';
-
-/** A van with a module under its ring: 20 to 80 Ω, 90 kW at 3.9 bar. */
-const van: VehicleFile = {
-  ...archetypes[0]!,
-  fuel: 'petrol',
-  fuelSystem: { pump: 'electricHigh', engine: { kilowatts: exactly(90), bar: exactly(3.9) } },
-  sender: { emptyOhms: { lo: 19, typ: 20, hi: 21 }, fullOhms: { lo: 78, typ: 80, hi: 82 } },
-};
-const rated = { volts: 12, flow: 90, bar: 3.9 };
-
-const start = (complaint: 'pump' | 'level' | 'rust' = 'pump') => tell({ complaint, vehicle: van });
-const part = (id: string) => unitOf(van).parts.find((p) => p.id === id)!;
-const ids = unitOf(van).parts.map((p) => p.id);
-const ramp = (open: [number, number] | null) => {
-  const one = (share: number) => (open && share >= open[0] && share <= open[1] ? null : 20 + 60 * share);
-  const way = Array.from({ length: 60 }, (_, i) => Math.min(1, Math.max(0, (i / 59) * 1.4 - 0.2)));
-  return [
-    { way: 'up' as const, ohms: way.map(one) },
-    { way: 'down' as const, ohms: way.map((share) => one(1 - share)) },
-  ];
-};
-const item = (state: ReturnType<typeof start>['state'], id: string) =>
-  judgeGate(state, 3).find((one) => one.item.id === id);
+import { judgePart, judgeUnit, pieceOf, wordOf } from './index.ts';
+import { ids, item, part, ramp, rated, start, van } from './testing.ts';
 
 describe('the unit of a vehicle', () => {
   test('from the strainer up to what closes it, each on the one below', () => {
@@ -301,59 +267,4 @@ describe('what a sweep does not show', () => {
     ['senderKept', { litres: 130, toFloor: 15, empty: 230, full: 20, pickup: 10 }, /toFloor|deeper/],
     ['senderKept', { litres: 130, toFloor: 200, empty: 230, full: 20, pickup: 210 }, /less than from opening/],
   ] as const)('%s %j is refused', (kind, body, why) => expect(() => checkBody(kind, body)).toThrow(why));
-});
-
-describe('the ladder by which a ring comes open; common practice, no source', () => {
-  test('the gentlest first; screws are not turned by a ring tool', () => {
-    expect(ladderOf('ring').map(({ id }) => id)).toEqual(['clean', 'soak', 'tool', 'drift', 'wider', 'steel']);
-    expect(ladderOf('screws').map(({ id }) => id)).toEqual(['clean', 'soak', 'drill']);
-    expect(nextRung('ring', [])?.id).toBe('clean');
-    expect(nextRung('ring', ['clean', 'tool'])?.id).toBe('soak');
-    expect(nextRung('screws', ['clean', 'soak', 'drill'])).toBeNull();
-  });
-  test('steel before the gentler ones is a halt and stands on the record; after them a look', () => {
-    expect(judgeRung('ring', 'steel', ['clean']).outcome).toBe('bad');
-    expect(judgeRung('ring', 'steel', ['clean', 'soak', 'tool', 'drift', 'wider']).outcome).toBe('doubtful');
-    expect(judgeRung('ring', 'drift', ['clean']).outcome).toBe('doubtful');
-    expect(judgeRung('ring', 'tool', ['clean', 'soak']).outcome).toBe('good');
-    const job = start();
-    job.say('ringTried', { rung: 'clean' });
-    expect(job.state.flags).toEqual([]);
-    job.say('ringTried', { rung: 'steel' });
-    expect(job.state.flags.map(({ text }) => inWords(text)).join()).toMatch(
-      /^Steel on steel at the ring; not tried before: soak it/,
-    );
-  });
-});
-
-describe('built up from below', () => {
-  const steps = buildSteps({ vehicle: van } as never).map(({ id }) => id);
-  const build = (job: ReturnType<typeof start>, ids: readonly string[]) =>
-    ids.forEach((step) => job.say('built', { step }));
-  test('the groove comes first, the ring last; nobody began, nobody is asked', () => {
-    expect([steps[0], steps.at(-1)]).toEqual(['groove', 'ring']);
-    const job = start();
-    expect(judgeBuilt(job.state)).toBeNull();
-    expect(item(job.state, 'built')).toBeUndefined();
-  });
-  test('every step, and in order', () => {
-    const job = start();
-    build(job, steps.slice(0, -1));
-    expect(judgeBuilt(job.state)?.outcome).toBe('bad');
-    build(job, ['ring']);
-    expect(judgeBuilt(job.state)?.outcome).toBe('good');
-    expect(item(job.state, 'built')?.verdict.outcome).toBe('good');
-    const late = start();
-    build(late, [...steps.slice(1), 'groove']);
-    expect(judgeBuilt(late.state)?.outcome).toBe('doubtful');
-  });
-  test('another pump: what sits on it is done anew; the ring opened: all of it', () => {
-    const job = start();
-    build(job, steps);
-    job.say('partSwapped', { part: 'pump', with: 'another' });
-    expect(job.state.built.map(({ step }) => step)).toEqual(steps.slice(0, steps.indexOf('pump')));
-    build(job, steps.slice(steps.indexOf('pump')));
-    job.say('ring', { state: 'opened' });
-    expect(job.state.built).toEqual([]);
-  });
 });

@@ -71,6 +71,7 @@ export default tseslint.config(
     extends: [reactHooks.configs.flat.recommended, jsxA11y.flatConfigs.recommended],
     rules: {
       // What scrolls must be reached by keyboard: such a place is a region with a name.
+      'jsx-a11y/label-has-associated-control': ['error', { controlComponents: ['PictureInput'] }],
       'jsx-a11y/no-noninteractive-tabindex': ['error', { roles: ['region'], tags: [] }],
     },
   },

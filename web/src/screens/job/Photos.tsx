@@ -3,17 +3,17 @@ import { Camera } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import { keepPhoto, photoUrl } from '../../log/photos.ts';
 import { useJob } from '../../log/useJob.ts';
+import { PictureInput } from '../../ui/PictureInput.tsx';
 
 /** Takes or chooses a photo and binds it to a line, a strap, whatever has a key. */
 export function PhotoButton({ about, name, words = false }: { about: string; name: string; words?: boolean }) {
   const { jobId, enter, state } = useJob();
   const [problem, setProblem] = useState<string | null>(null);
   if (state.signed) return null;
-  const take = async (file: File | undefined) => {
-    if (!file) return;
+  const take = async (file: File) => {
     try {
       setProblem(null);
-      if (!(await enter('photo', { file: await keepPhoto(jobId, file), key: about }))) return;
+      await enter('photo', { file: await keepPhoto(jobId, file), key: about });
     } catch (error) {
       setProblem((error as Error).message);
     }
@@ -26,16 +26,7 @@ export function PhotoButton({ about, name, words = false }: { about: string; nam
       >
         <Camera size={22} aria-hidden />
         {words ? 'Photo' : <span className="sr-only">photo of the {shortName(name)}</span>}
-        <input
-          type="file"
-          accept="image/*"
-          capture="environment"
-          className="sr-only"
-          onChange={(event) => {
-            void take(event.target.files?.[0]);
-            event.target.value = '';
-          }}
-        />
+        <PictureInput take={(file) => void take(file)} />
       </label>
       {problem && (
         <span role="alert" className="font-semibold text-halt">

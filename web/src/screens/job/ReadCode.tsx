@@ -3,6 +3,7 @@ import { ScanQrCode } from 'lucide-react';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { useJob } from '../../log/useJob.ts';
+import { PictureInput } from '../../ui/PictureInput.tsx';
 
 /** Largest side that is read, px: a code on a tag is found in less, and a phone stays quick. */
 const MOST = 1400;
@@ -12,8 +13,7 @@ export function ReadCode({ onTag, small = false }: { onTag: (key: string) => voi
   const { state, jobId } = useJob();
   const navigate = useNavigate();
   const [problem, setProblem] = useState<string | null>(null);
-  const read = async (file: File | undefined) => {
-    if (!file) return;
+  const read = async (file: File) => {
     setProblem(null);
     const text = await textIn(file);
     const code = text === null ? null : readCode(text);
@@ -39,17 +39,7 @@ export function ReadCode({ onTag, small = false }: { onTag: (key: string) => voi
       >
         <ScanQrCode size={22} aria-hidden />
         <span className={small ? 'sr-only' : undefined}>Read a tag’s code</span>
-        <input
-          type="file"
-          accept="image/*"
-          capture="environment"
-          className="sr-only"
-          aria-label="photo of a code"
-          onChange={(event) => {
-            void read(event.target.files?.[0]);
-            event.target.value = '';
-          }}
-        />
+        <PictureInput label="photo of a code" take={(file) => void read(file)} />
       </label>
       {problem && (
         <span role="alert" className="font-semibold text-halt">

@@ -10,11 +10,12 @@ import {
   type JobState,
 } from '@iron-cradle/core';
 import { ApiProblem, get } from '../net/api.ts';
-import { store, storeOrNone, type NotTaken } from './db.ts';
+import type { NotTaken } from './db.ts';
 import { deviceId, newId } from './device.ts';
 import { lineState, setLine, storageFailed } from './line.ts';
+import { keepConfirmed, putBackOn, putOut, readShelf } from './shelf.ts';
 import { deliver, heldInMemory, holdInMemory, onDelivered } from './sender.ts';
-import { onTabs, tellTabs } from './tabs.ts';
+import { onTabs } from './tabs.ts';
 import { ensureBlock } from './tags.ts';
 
 /** A job as this device has it. */
@@ -97,11 +98,8 @@ export class JobStore {
 
   /** Reads what the device holds of this job: at the start, and when another tab has changed it. */
   private async reread(): Promise<void> {
-    const db = await storeOrNone();
-    const held = (await db?.getAllFromIndex('entries', 'job', this.jobId)) ?? [];
-    const kept = ((await db?.getAllFromIndex('outbox', 'job', this.jobId)) ?? []).map((row) => row.entry);
-    if (db) setLine({ waiting: await db.count('outbox'), notTaken: await db.getAll('notTaken') });
-    this.pending = [...kept, ...heldInMemory(this.jobId)];
+    const { held, outgoing } = await readShelf(this.jobId);
+    this.pending = [...outgoing, ...heldInMemory(this.jobId)];
     this.confirm(held);
   }
 
@@ -172,14 +170,7 @@ export class JobStore {
   private lastSeq = (): number => this.confirmed.at(-1)?.seq ?? 0;
 
   private async keep(entries: Entry[]): Promise<void> {
-    try {
-      const tx = (await store()).transaction('entries', 'readwrite');
-      for (const entry of entries) await tx.store.put(entry);
-      await tx.done;
-    } catch (error) {
-      // Not kept for a night without a network; the job goes on with what was heard.
-      storageFailed(error);
-    }
+    await keepConfirmed(entries);
     this.confirm(entries);
   }
 
@@ -201,17 +192,7 @@ export class JobStore {
         todo: 'look whether it is so, then enter it again or let it go',
         owed: [],
       }));
-    try {
-      const tx = (await store()).transaction(['entries', 'notTaken'], 'readwrite');
-      for (const one of only) {
-        await tx.objectStore('entries').delete(one.id);
-        await tx.objectStore('notTaken').put(one);
-      }
-      for (const entry of entries) await tx.objectStore('entries').put(entry);
-      await tx.done;
-    } catch (error) {
-      storageFailed(error);
-    }
+    await putBackOn(entries, only);
     setLine({ notTaken: [...lineState().notTaken.filter((one) => !only.some(({ id }) => id === one.id)), ...only] });
     this.confirmed = [];
     this.ahead = [];
@@ -305,7 +286,7 @@ export class JobStore {
       }) as unknown as Entry;
     let entry: Entry;
     try {
-      entry = await this.kept(made);
+      entry = await putOut(this.jobId, this.madeHere(), made);
     } catch (error) {
       // Kept on the screen and on its way all the same: no room on the device loses nothing that was said.
       storageFailed(error);
@@ -316,21 +297,6 @@ export class JobStore {
     this.show();
     deliver();
     return id;
-  }
-
-  /** Puts an entry into the outbox, counted on. @throws where the device can't keep it */
-  private async kept(made: (n: number) => Entry): Promise<Entry> {
-    const db = await store();
-    const tx = db.transaction(['outbox', 'counts'], 'readwrite');
-    const counts = tx.objectStore('counts');
-    const n = Math.max((await counts.get(this.jobId)) ?? 0, this.madeHere()) + 1;
-    const entry = made(n);
-    await counts.put(n, this.jobId);
-    await tx.objectStore('outbox').add({ entry });
-    await tx.done;
-    setLine({ waiting: await db.count('outbox') });
-    tellTabs(this.jobId);
-    return entry;
   }
 
   /** How many entries of this device the log knows: a store that was lost does not count from one again. */

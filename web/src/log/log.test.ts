@@ -1,31 +1,21 @@
-import { logWriter, type Entry } from '@iron-cradle/core';
-import { opened, Server, until } from './testing.ts';
+import type { Entry } from '@iron-cradle/core';
+import { opened, until, type Server } from './testing.ts';
+import { begun, fresh, inOutbox } from './testingJobs.ts';
 import { store } from './db.ts';
 import { deviceId, newId, tabId } from './device.ts';
 import { JobStore } from './jobStore.ts';
 import { lineState } from './line.ts';
 import { deliver, letGo } from './sender.ts';
-import { drawNumber, ensureBlock } from './tags.ts';
 
 let server: Server;
-let n = 0;
-const nothing = () => undefined;
-const inOutbox = async () => (await (await store()).getAll('outbox')).map((row) => row.entry.kind);
-const fresh = async () => {
-  const job = new JobStore(`job-${++n}`);
-  job.subscribe(nothing);
-  return job;
-};
 
 beforeEach(async () => {
-  server = new Server();
-  const db = await store();
-  for (const name of ['outbox', 'notTaken', 'entries', 'tags', 'counts'] as const) await db.clear(name);
+  server = await begun();
 });
 
 describe('one way in', () => {
   test('what is entered is shown at once, delivered, and confirmed with its number', async () => {
-    const job = await fresh();
+    const job = fresh();
     await job.append('ines', 'opened', opened);
     expect(job.snapshot().state?.name).toBe('Van 4');
     await job.append('ines', 'note', { text: 'first' });
@@ -42,13 +32,13 @@ describe('one way in', () => {
   });
 
   test('a body that does not fit is refused before the outbox, with its field', async () => {
-    const job = await fresh();
+    const job = fresh();
     await expect(job.append('ines', 'fill', { litres: -1 })).rejects.toThrow(/body\.litres/);
     expect(await inOutbox()).toEqual([]);
   });
 
   test('while the server is away everything goes on; it arrives in order, once, when it is back', async () => {
-    const job = await fresh();
+    const job = fresh();
     server.mode = 'away';
     await job.append('ines', 'opened', opened);
     for (const text of ['a', 'b', 'c']) await job.append('ines', 'note', { text });
@@ -63,7 +53,7 @@ describe('one way in', () => {
   });
 
   test('a history that was put back: the server’s height stands, what only this device holds is listed and can be entered again', async () => {
-    const job = await fresh();
+    const job = fresh();
     await job.append('ines', 'opened', opened);
     await job.append('ines', 'moved', { to: { f: 20, r: 20 }, why: 'lowered' });
     await job.append('ines', 'moved', { to: { f: 45, r: 45 }, why: 'lowered' });
@@ -93,7 +83,7 @@ describe('one way in', () => {
   });
 
   test('put back to before the whole job: it is missing there, and all this device holds of it is listed', async () => {
-    const job = await fresh();
+    const job = fresh();
     await job.append('ines', 'opened', opened);
     await job.append('ines', 'note', { text: 'mine' });
     await until(() => job.snapshot().state?.lastSeq === 2);
@@ -105,9 +95,9 @@ describe('one way in', () => {
   });
 
   test('“there is no such job” that was said before the job arrived there says nothing once it has', async () => {
-    let over: () => void = nothing;
+    let over: () => void = () => undefined;
     server.readsWait = new Promise((resolve) => (over = resolve));
-    const job = await fresh();
+    const job = fresh();
     // Asked while nothing of it was at the server; the answer is slow, the delivery is not.
     await until(() => server.requests.some(({ method, path }) => method === 'GET' && path.includes(job.jobId)));
     await job.append('ines', 'opened', opened);
@@ -121,7 +111,7 @@ describe('one way in', () => {
   });
 
   test('another history of the same length is told by its hash', async () => {
-    const job = await fresh();
+    const job = fresh();
     await job.append('ines', 'opened', opened);
     await job.append('ines', 'note', { text: 'mine' });
     await until(() => job.snapshot().state?.lastSeq === 2);
@@ -133,19 +123,19 @@ describe('one way in', () => {
   });
 
   test('a reload while away shows the same job', async () => {
-    const job = await fresh();
+    const job = fresh();
     await job.append('ines', 'opened', opened);
     await until(async () => (await inOutbox()).length === 0);
     server.mode = 'away';
     await job.append('ines', 'note', { text: 'only here' });
     const again = new JobStore(job.jobId);
-    again.subscribe(nothing);
+    again.subscribe(() => undefined);
     await until(() => again.snapshot().status === 'ready');
     expect(again.snapshot().state).toEqual(job.snapshot().state);
   });
 
   test('an answer that got lost is asked for again and adds nothing', async () => {
-    const job = await fresh();
+    const job = fresh();
     await job.append('ines', 'opened', opened);
     await until(async () => (await inOutbox()).length === 0);
     const entry = { ...server.log[0]! };
@@ -157,7 +147,7 @@ describe('one way in', () => {
   });
 
   test('what the server refuses is kept to be shown, and what came after it goes on', async () => {
-    const job = await fresh();
+    const job = fresh();
     await job.append('ines', 'opened', opened);
     await until(async () => (await inOutbox()).length === 0);
     server.mode = 'away';
@@ -180,7 +170,7 @@ describe('one way in', () => {
   });
 
   test('what stands on a history the server does not hold is kept back; entered again it says who said it first', async () => {
-    const job = await fresh();
+    const job = fresh();
     await job.append('ines', 'opened', opened);
     await until(async () => (await inOutbox()).length === 0);
     await job.append('ines', 'note', { text: 'before' });
@@ -197,7 +187,7 @@ describe('one way in', () => {
   });
 
   test('every entry says what its maker held, and counts on', async () => {
-    const job = await fresh();
+    const job = fresh();
     await job.append('ines', 'opened', opened);
     await until(async () => (await inOutbox()).length === 0);
     const first = server.log.at(-1)!;
@@ -215,7 +205,7 @@ describe('one way in', () => {
   test.each([400, 500] as const)(
     'one entry answered with %d holds nobody: the others go out one by one',
     async (status) => {
-      const job = await fresh();
+      const job = fresh();
       server.poisoned = status;
       server.mode = 'away';
       await job.append('ines', 'opened', opened);
@@ -232,7 +222,7 @@ describe('one way in', () => {
   );
 
   test('a server with a fault of its own at everything keeps nobody’s entries for good: they wait', async () => {
-    const job = await fresh();
+    const job = fresh();
     server.mode = 'away';
     await job.append('ines', 'opened', opened);
     for (const text of ['a', 'b', 'c']) await job.append('ines', 'note', { text });
@@ -251,7 +241,7 @@ describe('one way in', () => {
   }, 30_000);
 
   test('an entry of a later version: the screen says reload', async () => {
-    const job = await fresh();
+    const job = fresh();
     await job.append('ines', 'opened', opened);
     await until(() => job.snapshot().number === 1);
     server.other(job.jobId, 'note', { text: 'x' });
@@ -259,12 +249,12 @@ describe('one way in', () => {
     server.log[server.log.length - 1] = future;
     const again = new JobStore(job.jobId);
     await (await store()).clear('entries');
-    again.subscribe(nothing);
+    again.subscribe(() => undefined);
     await until(() => again.snapshot().status === 'reload');
   });
 
   test('signed out: nothing is lost, the screen is told', async () => {
-    const job = await fresh();
+    const job = fresh();
     server.mode = 'signedOut';
     await job.append('ines', 'opened', opened);
     await until(() => lineState().server === 'signIn');
@@ -272,7 +262,7 @@ describe('one way in', () => {
   });
 
   test('a server in trouble is tried again; a request it cannot read is said, not repeated for ever', async () => {
-    const job = await fresh();
+    const job = fresh();
     server.mode = 'broken';
     await job.append('ines', 'opened', opened);
     await until(() => lineState().server === 'away');
@@ -285,7 +275,7 @@ describe('one way in', () => {
   });
 
   test('entries of two jobs go out each to its own, in the order they were made', async () => {
-    const [a, b] = [await fresh(), await fresh()];
+    const [a, b] = [fresh(), fresh()];
     server.mode = 'away';
     await a.append('ines', 'opened', opened);
     await b.append('ines', 'opened', opened);
@@ -300,94 +290,6 @@ describe('one way in', () => {
       [b.jobId, 1],
       [a.jobId, 1],
     ]);
-  });
-});
-
-describe('what others enter', () => {
-  test('is heard and folded in, before what is still on its way here', async () => {
-    const job = await fresh();
-    await job.append('ines', 'opened', opened);
-    await until(async () => (await inOutbox()).length === 0);
-    const again = new JobStore(job.jobId);
-    again.subscribe(nothing);
-    await until(() => again.snapshot().number === 1);
-    server.other(job.jobId, 'note', { text: 'from Bo' });
-    await until(() => again.snapshot().state?.notes.length === 1);
-    server.mode = 'away';
-    await again.append('ines', 'note', { text: 'mine' });
-    server.other(job.jobId, 'note', { text: 'from Bo again' });
-    await until(() => again.snapshot().state?.notes.length === 3);
-    expect(again.snapshot().state?.notes.map((x) => x.text)).toEqual(['from Bo', 'from Bo again', 'mine']);
-  });
-
-  test('an entry made from the record alone does not hide the rest of the log after a reload', async () => {
-    const job = await fresh();
-    await job.append('ines', 'opened', opened);
-    await until(async () => (await inOutbox()).length === 0);
-    await (await store()).clear('entries');
-    // As a device that never opened the job: it has the one entry it made, and not what came before.
-    const record = new JobStore(job.jobId);
-    await record.append('ines', 'note', { text: 'from the record' });
-    await until(async () => (await inOutbox()).length === 0);
-    const again = new JobStore(job.jobId);
-    again.subscribe(nothing);
-    await until(() => again.snapshot().status === 'ready');
-    expect(again.snapshot().log.map((e) => e.kind)).toEqual(['opened', 'note']);
-  });
-
-  test('what was confirmed before an entry of another tablet was heard waits for it, and is shown meanwhile', async () => {
-    const job = await fresh();
-    await job.append('ines', 'opened', opened);
-    await until(async () => (await inOutbox()).length === 0);
-    // Listening already: what is missed is told when a stream begins, not later.
-    await until(() => server.listened(job.jobId));
-    // Bo's entry stands on the server, but is not heard here before ours is taken.
-    server.log.push({
-      ...logWriter(job.jobId, { by: 'bo', device: 'other' })('note', { text: 'quiet' }),
-      id: 'bo-quiet',
-      seq: 2,
-      on: server.log[0]!.id,
-    });
-    await job.append('ines', 'note', { text: 'mine' });
-    await until(async () => (await inOutbox()).length === 0);
-    expect(job.snapshot().state?.notes.map((x) => x.text)).toEqual(['mine']);
-    server.hear(job.jobId, 2);
-    await until(() => job.snapshot().state?.notes.length === 2);
-    expect(job.snapshot().state?.notes.map((x) => x.text)).toEqual(['quiet', 'mine']);
-  });
-
-  test('a job nobody knows is missing, not endless', async () => {
-    const job = new JobStore('nobody');
-    job.subscribe(nothing);
-    await until(() => job.snapshot().status === 'missing');
-  });
-});
-
-describe('tag numbers', () => {
-  test('what no file lists draws the server’s number, the same for the same thing', async () => {
-    expect(await drawNumber('job-t', 'thing-1')).toBe(100);
-    expect(await drawNumber('job-t', 'thing-2')).toBe(101);
-    expect(await drawNumber('job-t', 'thing-1')).toBe(100);
-  });
-
-  test('with the server away it is one of this device’s block; without a block nobody makes one up', async () => {
-    await ensureBlock('job-u');
-    server.mode = 'away';
-    const all = await Promise.all(['a', 'b', 'c'].map((key) => drawNumber('job-u', key)));
-    expect(new Set(all).size).toBe(3);
-    for (const number of all) expect(number).toBeGreaterThanOrEqual(200);
-    expect(await drawNumber('job-w', 'a')).toBeNull();
-  });
-
-  test('the block is asked for once, and again when the server was away', async () => {
-    server.mode = 'away';
-    await ensureBlock('job-v');
-    expect((await (await store()).get('tags', 'job-v'))?.block ?? null).toBeNull();
-    server.mode = 'up';
-    await ensureBlock('job-v');
-    await ensureBlock('job-v');
-    expect(server.requests.filter((r) => r.path.includes('/devices/') && r.path.includes('job-v'))).toHaveLength(2);
-    expect((await (await store()).get('tags', 'job-v'))?.block).toBe(0);
   });
 });
 

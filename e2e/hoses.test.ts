@@ -34,7 +34,7 @@ test('a breather with a dip: drawn by the keyboard, found, raised until it falls
   await touch();
   for (let i = 0; i < 14; i++) await ines.page.keyboard.press('ArrowUp');
   await ines.tap('[data-action=runs-so]');
-  await ines.sees('it falls all the way');
+  await ines.sees('it falls all the way, no low place in it');
   await ines.tap('[data-action=hose-done]');
   await outcome('line:breather', 'good');
   expect(await debts()).toBe(3);

@@ -36,11 +36,17 @@ export function HoseStage({ rubber, width }: HoseStageProps) {
   const [rested, setRested] = useState(route);
   const timer = useRef<ReturnType<typeof setTimeout> | undefined>(undefined);
   useEffect(() => () => clearTimeout(timer.current), []);
+  // What is entered is what is drawn, also while the fields still lag behind it.
+  const now = useRef(route);
+  const put = (next: RoutePoint[]) => {
+    clearTimeout(timer.current);
+    now.current = next;
+    setRoute(next);
+  };
   const move = (point: number, to: RoutePoint) => {
     setDrawn(true);
-    const next = route.map((one, i) => (i === point ? to : one));
-    setRoute(next);
-    clearTimeout(timer.current);
+    const next = now.current.map((one, i) => (i === point ? to : one));
+    put(next);
     timer.current = setTimeout(() => {
       setTurn((n) => n + 1);
       setRested(next);
@@ -50,14 +56,15 @@ export function HoseStage({ rubber, width }: HoseStageProps) {
     () => (
       <RunPanel
         rubber={rubber}
-        route={rested}
+        rested={rested}
+        drawnNow={() => now.current}
         bore={bore}
         drawn={drawn}
         chosen={chosen}
         turn={turn}
         onRoute={(next) => {
           setDrawn(true);
-          setRoute(next);
+          put(next);
           setRested(next);
         }}
         onBore={setBore}

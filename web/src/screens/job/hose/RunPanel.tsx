@@ -7,7 +7,10 @@ import { QuantityField } from '../../../ui/QuantityField.tsx';
 
 interface RunPanelProps {
   rubber: Rubber;
-  route: readonly RoutePoint[];
+  /** As its fields show it: a moment behind the hand. */
+  rested: readonly RoutePoint[];
+  /** As it stands in the drawing this moment: what is changed and entered. */
+  drawnNow: () => readonly RoutePoint[];
   /** mm; null: nobody measured it. */
   bore: number | null;
   drawn: boolean;
@@ -20,14 +23,27 @@ interface RunPanelProps {
 }
 
 /** How it runs: the one question, else its drawing, point by point typed where a finger is too broad. */
-export function RunPanel({ rubber, route, bore, drawn, chosen, turn, onRoute, onBore, onChoose }: RunPanelProps) {
+export function RunPanel({
+  rubber,
+  rested,
+  drawnNow,
+  bore,
+  drawn,
+  chosen,
+  turn,
+  onRoute,
+  onBore,
+  onChoose,
+}: RunPanelProps) {
   const { enter } = useJob();
   const [rubs, setRubs] = useState<Rubs[]>([]);
   const [guarded, setGuarded] = useState(false);
   const lies = rubs.length > 0 ? { rubs, guarded } : {};
-  const point = chosen === null ? undefined : route[chosen];
-  const put = (to: RoutePoint) => onRoute(route.map((one, i) => (i === chosen ? to : one)));
+  const point = chosen === null ? undefined : rested[chosen];
+  const put = (to: RoutePoint) => onRoute(drawnNow().map((one, i) => (i === chosen ? to : one)));
+  const asDrawn = () => drawnNow().map(([x, z]) => ({ x, z }));
   const between = () => {
+    const route = drawnNow();
     const at = Math.min(chosen ?? 0, route.length - 2);
     const [a, b] = [route[at]!, route[at + 1]!];
     onRoute([...route.slice(0, at + 1), [(a[0] + b[0]) / 2, (a[1] + b[1]) / 2], ...route.slice(at + 1)]);
@@ -56,15 +72,15 @@ export function RunPanel({ rubber, route, bore, drawn, chosen, turn, onRoute, on
         </div>
       )}
       <div className="grid grid-cols-2 gap-3 min-[480px]:grid-cols-3">
-        <button type="button" className="btn" disabled={route.length >= 12} onClick={between}>
+        <button type="button" className="btn" disabled={rested.length >= 12} onClick={between}>
           One point more
         </button>
         <button
           type="button"
           className="btn"
-          disabled={chosen === null || chosen === 0 || chosen === route.length - 1}
+          disabled={chosen === null || chosen === 0 || chosen === rested.length - 1}
           onClick={() => {
-            onRoute(route.filter((_, i) => i !== chosen));
+            onRoute(drawnNow().filter((_, i) => i !== chosen));
             onChoose(null);
           }}
         >
@@ -119,7 +135,7 @@ export function RunPanel({ rubber, route, bore, drawn, chosen, turn, onRoute, on
               key: rubber.key,
               below: true,
               ...lies,
-              ...(drawn && bore !== null ? { bore, route: route.map(([x, z]) => ({ x, z })) } : {}),
+              ...(drawn && bore !== null ? { bore, route: asDrawn() } : {}),
             })
           }
         >
@@ -137,7 +153,7 @@ export function RunPanel({ rubber, route, bore, drawn, chosen, turn, onRoute, on
                 openAir: true,
                 ...lies,
                 bore,
-                route: route.map(([x, z]) => ({ x, z })),
+                route: asDrawn(),
               })
             }
           >

@@ -38,7 +38,7 @@ function relaxed(line: StringLine, to: Place): number {
   const z = [...least];
   // Only the heights over the rails are free, none below its rail: a convex sum, so one by one settles it.
   const length = () => z.slice(1).reduce((sum, h, i) => sum + Math.hypot(xs[i + 1]! - xs[i]!, h - z[i]!), 0);
-  for (let round = 0; round < runs(400); round++)
+  for (let round = 0; round < 400; round++)
     for (let i = 1; i < z.length - 1; i++) {
       // Straight between the neighbours is shortest; the rail holds it up where that is lower.
       const share = (xs[i]! - xs[i - 1]!) / (xs[i + 1]! - xs[i - 1]! || 1);
@@ -67,7 +67,7 @@ describe('against independent minimisation', () => {
         const line: StringLine = { clip: [0, 100], port: [300, 100], free: 1, over };
         expect(tautLength(line, [300, 100 - drop])).toBeCloseTo(relaxed(line, [300, 100 - drop]), 4);
       }),
-      { numRuns: 200 },
+      { numRuns: runs(200) },
     );
   });
   test('at its slack the line is just taut; a millimetre more and it is too short', () => {
@@ -79,7 +79,7 @@ describe('against independent minimisation', () => {
         expect(relaxed(line, [300, 100 - slack])).toBeCloseTo(free, 3);
         expect(relaxed(line, [300, 100 - slack - 1])).toBeGreaterThan(free);
       }),
-      { numRuns: 150 },
+      { numRuns: runs(150) },
     );
   });
 });

@@ -60,6 +60,7 @@ export {
   holdOf,
   holes,
   judgeHeld,
+  lookedAt,
   MOST,
   readHold,
   traceOf,
@@ -142,3 +143,4 @@ export { BREATHS, RUBS, rubWord, spareLength, whichHose, type Breath, type Rubs 
 export { judgeSeal, SEAL_SCHOOLS, type SealSchool } from './ledger/index.ts';
 export { neckOrders, wayUp } from './stops/index.ts';
 export { portDrop } from './hang/index.ts';
+export { howItFalls, soapPlaces, type Fall } from './soap/index.ts';

@@ -19,3 +19,5 @@ export {
 export { HeldBody, MOST_READINGS } from './bodies.ts';
 export { readHold, writeHold } from './csv.ts';
 export { traceOf, type HoldTrace } from './trace.ts';
+export { lineThrough } from './line.ts';
+export { lookedAt } from './look.ts';

@@ -59,6 +59,13 @@ export const perKelvin = (run: Pick<HoldRun, 'outside' | 'celsius' | 'over' | 'r
 /** Share of the risk of the j-th look: all of them together stay under it. */
 const quantile = (j: number, readings: number): number => tQuantile(1 - RISK / (j * (j + 1)), readings - 2);
 
+/** Readings of the newest look that may be taken so far; 0 before the first. @example lookedAt(40) // 32 */
+export function lookedAt(readings: number): number {
+  let n = FIRST_LOOK;
+  while (n * 2 <= readings) n *= 2;
+  return readings < FIRST_LOOK ? 0 : n;
+}
+
 /** Every look that may be taken so far: at the 8th, 16th, 32nd … reading. @example looksAt(run).length // 3 with 40 readings */
 export function looksAt(run: HoldRun): Look[] {
   const looks: Look[] = [];

@@ -7,6 +7,7 @@ import {
   readHold,
   siUnit,
   writeHold,
+  type Fall,
   type HoldJudged,
   type HoleName,
 } from '@iron-cradle/core';
@@ -31,13 +32,15 @@ interface HoldPanelProps {
   form: EntryFormOf<'held'>;
   source: ReturnType<typeof useReadings>;
   judged: HoldJudged | null;
+  /** How it falls, by its newest look. */
+  fall: Fall;
   onDone: () => void;
 }
 
 const titles = { good: 'It holds', bad: 'It leaks', doubtful: 'Look first', unknown: 'Not decided' } as const;
 
 /** What the hold comes to, where to soap while it stands, and what it is judged by. */
-export function HoldPanel({ where, form, source, judged, onDone }: HoldPanelProps) {
+export function HoldPanel({ where, form, source, judged, fall, onDone }: HoldPanelProps) {
   const { state } = useJob();
   const { from, readings } = source;
   const running = from !== null || readings.length > 0;
@@ -51,7 +54,7 @@ export function HoldPanel({ where, form, source, judged, onDone }: HoldPanelProp
     >
       {running && judged ? <Headline judged={judged} /> : <Before where={where} />}
       {from === 'hand' && <TypedReading vacuum={readings[0] ? readings[0][1] < 0 : null} onPressure={source.typed} />}
-      {running && <Soap where={where} />}
+      {running && <Soap where={where} fall={fall} />}
       {!state.signed && <Facts where={where} form={form} />}
       <ReadingsTable readings={readings} name="hold" read={readHold} write={writeHold} onReadings={source.take} />
       {running && (

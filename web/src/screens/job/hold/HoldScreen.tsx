@@ -1,7 +1,9 @@
 import {
+  howItFalls,
   freeVolume,
   holdCompleted,
   judgeHeld,
+  lookedAt,
   ownUnit,
   type HeldBody,
   type HoldJudged,
@@ -38,6 +40,10 @@ export function HoldScreen({ where, onDone }: HoldScreenProps) {
   const said = useWatch({ control: form.control }) as Partial<HeldBody>;
   const { readings } = source;
   const judged = useMemo(() => judgedSoFar({ ...said, readings }, state), [said, readings, state]);
+  // Places move only when it is looked at anew, never under a finger with each reading.
+  const looked = readings.slice(0, lookedAt(readings.length));
+  const then = looked.length > 0 ? judgedSoFar({ ...said, readings: looked }, state) : null;
+  const fall = then && said.step ? howItFalls({ readings: looked, step: said.step }, then) : 'any';
   const last = readings.at(-1);
   const shown = (pascals: number) => ownUnit(Math.abs(pascals), 'pressure', unit).toFixed(2);
   return (
@@ -81,7 +87,7 @@ export function HoldScreen({ where, onDone }: HoldScreenProps) {
           {judged && last && <Figures judged={judged} volume={said.push?.rise ? null : volume} unit={unit} />}
         </div>
       )}
-      now={<HoldPanel where={where} form={form} source={source} judged={judged} onDone={onDone} />}
+      now={<HoldPanel where={where} form={form} source={source} judged={judged} fall={fall} onDone={onDone} />}
       main={state.signed ? undefined : <HoldMain where={where} form={form} source={source} />}
     />
   );

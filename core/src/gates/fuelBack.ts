@@ -12,6 +12,8 @@ import type { GateFactsToJudge } from './facts.ts';
 export interface FuelBack {
   /** L that have to go in so that the test stop proves joints; none where enough is in it. */
   needed: number;
+  /** What is then aboard, L. */
+  aboard: Estimate;
   /** What it then weighs, kg. */
   mass: Estimate;
   /** mm one end may then hang below the other before fuel stands at an open port; null: none is reached, or nobody knows its shape. */
@@ -82,6 +84,7 @@ export function fuelBack(state: GateFactsToJudge, litresBack: number): FuelBack 
   ];
   return {
     needed,
+    aboard,
     mass,
     tilt,
     at: spill ? `${spill.port}, ${spill.end} down` : null,

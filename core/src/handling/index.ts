@@ -2,4 +2,5 @@ export { drained, judgeHandling, kilogramsOf, litresToTakeOut, tankMass, WORKED_
 export { judgeLift, teamLift, type LiftPosture } from './lift.ts';
 export { postBalance } from './balance.ts';
 export { judgeJack, raiseHeight, tankCentre, type ExitWay } from './support.ts';
-export { judgeTwoJacks, type TwoJacks } from './twoJacks.ts';
+export { judgeTwoJacks } from './twoJacks.ts';
+export { onJack } from './onJack.ts';

@@ -6,6 +6,7 @@ import { useJob } from '../../../log/useJob.ts';
 import { Strap } from '../../../look/Strap.tsx';
 import { VerdictView } from '../../../ui/VerdictView.tsx';
 import { useWords } from '../../../ui/Words.tsx';
+import { JackCheck } from '../safe/JackCheck.tsx';
 import { BenchRow } from './BenchRow.tsx';
 import { HandPanel } from './HandPanel.tsx';
 
@@ -49,6 +50,7 @@ export function FuelBackPanel({ onDone }: { onDone: () => void }) {
       onDone={onDone}
     >
       {judged && <VerdictView verdict={judged.verdict} />}
+      {judged && <JackCheck litres={judged.aboard} />}
       {!state.signed && (
         <>
           <FormQuantity

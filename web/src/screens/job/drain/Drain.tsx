@@ -24,7 +24,7 @@ import { useShop } from '../../../net/queries.ts';
 import { Band } from '../../../ui/Band.tsx';
 import { Choice } from '../../../ui/Choice.tsx';
 import { GateRail } from '../GateRail.tsx';
-import { JackCheck } from '../safe/Support.tsx';
+import { JackCheck } from '../safe/JackCheck.tsx';
 import { StationRail } from '../StationRail.tsx';
 import { Balance } from './Balance.tsx';
 import { Cans } from './Cans.tsx';
@@ -113,7 +113,9 @@ export default function Drain() {
             gate={2}
             pass="Gate 2: supports may come off"
             onPassed={() => void navigate(`/jobs/${jobId}/drop`)}
-            body={(j) => (j.item.id === 'jack' ? <JackCheck /> : j.item.id === 'mass' ? <Lift /> : null)}
+            body={(j) =>
+              j.item.id === 'jack' ? <JackCheck litres={aboard} /> : j.item.id === 'mass' ? <Lift /> : null
+            }
           />
         )}
       </aside>

@@ -1,20 +1,13 @@
 import {
   byJack,
-  carriedBy,
   InputError,
-  judgeJack,
-  judgeTwoJacks,
-  kilograms,
   postBalance,
   raiseHeight,
-  tankCentre,
   tankMass,
   type Estimate,
   type ExitWay,
   type Verdict,
   fuelCelsius,
-  mm,
-  rounded,
 } from '@iron-cradle/core';
 import { useState } from 'react';
 import { useJob } from '../../../log/useJob.ts';
@@ -22,7 +15,6 @@ import { useShop } from '../../../net/queries.ts';
 import { QuantityField } from '../../../ui/QuantityField.tsx';
 import { Sheet } from '../../../ui/Sheet.tsx';
 import { VerdictView } from '../../../ui/VerdictView.tsx';
-import { Words } from '../../../ui/Words.tsx';
 
 const exits: { id: ExitWay; label: string }[] = [
   { id: 'overJack', label: 'Over the jack' },
@@ -36,11 +28,12 @@ export function Support() {
   const { state } = useJob();
   const shop = useShop().data;
   const [open, setOpen] = useState(false);
-  const jack = shop?.kit.jackLowered ?? 150;
   const { shape } = state.vehicle.tank;
   // Nothing goes under it where hands carry it: no jack, no lift.
   if (!byJack(state.vehicle))
     return <p className="text-quiet">It is carried by hand: it stays on its wheels, chocked.</p>;
+  if (!shop) return null;
+  const jack = shop.kit.jackLowered;
   return (
     <div className="grid gap-3">
       <ul className="ruled border-y border-rule" aria-label="how high it must stand">
@@ -123,62 +116,5 @@ function Balance({ open, onClose }: { open: boolean; onClose: () => void }) {
         {!all && <p className="text-quiet">Six figures, and it says where the weight goes.</p>}
       </div>
     </Sheet>
-  );
-}
-
-/** The jack under it: rated, padded, and where the middle of the weight is. */
-export function JackCheck() {
-  const { state } = useJob();
-  const shop = useShop().data;
-  if (!byJack(state.vehicle)) return null;
-  const centre = tankCentre(state.vehicle, state.fuel.aboard);
-  const jack = { rated: shop?.kit.jackRated ?? 200, pad: shop?.kit.jackPad ?? 400 };
-  const under = (centre.x.lo + centre.x.hi) / 2;
-  const over = state.vehicle.tank.shape.height / 2;
-  return (
-    <div className="grid gap-2">
-      <p>
-        Pad at{' '}
-        <span className="reading font-semibold">
-          <Words of={[rounded(mm, { lo: under, hi: under }, 10)]} />
-        </span>{' '}
-        from the {state.vehicle.ends[0]} end, under the middle of the weight.
-      </p>
-      <VerdictView verdict={judgeJack(jack, { file: state.vehicle, litres: state.fuel.aboard, under, over })} />
-      <TwoJacks jack={jack} />
-    </div>
-  );
-}
-
-/** On two jacks: what each carries, how far one goes before the other, which first. For a tank whose file says so. */
-function TwoJacks({ jack }: { jack: { rated: number; pad: number } }) {
-  const { state } = useJob();
-  const { vehicle } = state;
-  if (!carriedBy(vehicle).by.includes('two jacks')) return null;
-  const { length } = vehicle.tank.shape;
-  const at = [length / 4, (3 * length) / 4] as const;
-  if (at[1] - at[0] <= jack.pad) return null;
-  const { verdict, loads } = judgeTwoJacks(jack, {
-    file: vehicle,
-    litres: state.fuel.aboard,
-    at,
-    over: vehicle.tank.shape.height / 2,
-  });
-  return (
-    <section aria-label="on two jacks" className="grid gap-2 border-t border-rule pt-3">
-      <p>
-        Or two, at{' '}
-        <span className="reading font-semibold">
-          <Words of={[rounded(mm, { lo: at[0], hi: at[0] }, 10)]} />
-        </span>{' '}
-        and{' '}
-        <span className="reading font-semibold">
-          <Words of={[rounded(mm, { lo: at[1], hi: at[1] }, 10)]} />
-        </span>{' '}
-        from the {vehicle.ends[0]} end: <Words of={[rounded(kilograms, loads[0], 1)]} /> and{' '}
-        <Words of={[rounded(kilograms, loads[1], 1)]} />.
-      </p>
-      <VerdictView verdict={verdict} />
-    </section>
   );
 }

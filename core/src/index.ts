@@ -49,8 +49,7 @@ export {
 } from './gates/index.ts';
 export {
   drained,
-  judgeJack,
-  judgeTwoJacks,
+  onJack,
   kilogramsOf,
   judgeLift,
   litresToTakeOut,
@@ -139,13 +138,17 @@ export {
 } from './kernel/index.ts';
 export {
   fittedParts,
+  handsBefore,
   keptCurve,
   keptFigures,
   keptPlaces,
+  lengthBefore,
   lessons,
+  pulledBefore,
   taught,
   withFitted,
   withKept,
+  type Earlier,
   type Fitted,
   type Lesson,
 } from './learning/index.ts';
@@ -179,6 +182,7 @@ export {
   lengthText,
   litres,
   mm,
+  newtonMetres,
   ownUnit,
   readQuantity,
   rounded,

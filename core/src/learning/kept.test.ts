@@ -26,12 +26,20 @@ describe('what the next one may look at', () => {
         { x: 300, z: 0 },
       ],
     });
-    const figures = keptFigures(job.state, file, { minutes: 144.6, where: 'lift' });
+    const hands = [
+      { by: 'ines', name: 'Ines Calder', minutes: 104.6 },
+      { by: 'marek', name: 'Marek', minutes: 40 },
+      { by: 'lead', name: 'Lead', minutes: 0.2 },
+    ];
+    const figures = keptFigures(job.state, file, { hands, where: 'lift' });
     expect(figures.map(({ path, seen, unit }) => [path, seen, unit])).toEqual([
       [`pulled ${strap.fastener}`, 41, 'N·m'],
       ['hose vent', 500, 'mm'],
       ['worked lift', 145, 'min'],
+      ['by lift ines', 105, 'min'],
+      ['by lift marek', 40, 'min'],
     ]);
+    expect(keptFigures(job.state, file, { hands: [], where: 'lift' })).toHaveLength(2);
     expect(keptFigures(job.state, file, null)).toHaveLength(2);
   });
   test('kept beside what jobs before saw; no torque of the file comes of it', () => {

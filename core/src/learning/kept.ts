@@ -4,11 +4,12 @@ import { hoseLength, wordOn, type HoseSlice } from '../hose/index.ts';
 import { surfaceAt, shapeLitres } from '../shape/index.ts';
 import { placeSaid, type ProofSlice } from '../proof/index.ts';
 import type { WiringSlice } from '../wiring/index.ts';
+import { newest, pathTo } from './earlier.ts';
 import { lineOf, splitKey, supportOf, type Sender, type VehicleFile } from '../vehicle/index.ts';
 
 /** A figure that the next one may look at; never a limit. */
 export interface KeptFigure {
-  /** `pulled strap`, `hose vent`, `worked lift`. */
+  /** Where it stands in the vehicle file. */
   path: string;
   /** In words: “strap, pulled to”. */
   what: string;
@@ -26,6 +27,14 @@ export interface KeptCurve {
   points: NonNullable<Sender['curve']>;
 }
 
+/** Whose hands were on a job, and where. */
+interface Worked {
+  /** Person by person: id, name, minutes. */
+  hands: readonly { by: string; name: string; minutes: number }[];
+  /** Lift or floor. */
+  where: 'lift' | 'floor';
+}
+
 type Facts = TorqueSlice & HoseSlice & WiringSlice;
 
 /** Litres, and what the tank holds, known no better than this teach nothing of a curve, shares of what it holds; common practice, no source. */
@@ -34,15 +43,11 @@ const KNOWN = { litres: 0.08, tank: 0.15 };
 /**
  * What was pulled, cut and worked on this job, to be seen by the next one with how often it was: never taken for what a maker writes.
  *
- * @param worked minutes of hands on it, and where; null: nobody can tell
- * @example keptFigures(state, file, { minutes: 145, where: 'lift' })[0] // { path: 'pulled strap-bolt', what: 'front strap, pulled to', seen: 41, … }
+ * @param worked whose hands were on it, and where; null: nobody can tell
+ * @example keptFigures(state, file, { hands: [{ by: 'ines', name: 'Ines', minutes: 145 }], where: 'lift' })[0] // { path: 'pulled strap-bolt', what: 'front strap, pulled to', seen: 41, … }
  */
-export function keptFigures(
-  state: Facts,
-  file: VehicleFile,
-  worked: { minutes: number; where: 'lift' | 'floor' } | null,
-): KeptFigure[] {
-  const figure = (path: string, what: string, { seen, unit }: Pick<KeptFigure, 'seen' | 'unit'>): KeptFigure => ({
+export function keptFigures(state: Facts, file: VehicleFile, worked: Worked | null): KeptFigure[] {
+  const figure: Figure = (path, what, { seen, unit }) => ({
     path,
     what,
     seen,
@@ -57,7 +62,7 @@ export function keptFigures(
     const seen = roundTo((lo + (hi ?? lo)) / 2, 0.1);
     pulled.set(
       support.fastener,
-      figure(`pulled ${support.fastener}`, `${support.name}, pulled to`, { seen, unit: 'N·m' }),
+      figure(pathTo.pulled(support.fastener), `${support.name}, pulled to`, { seen, unit: 'N·m' }),
     );
   }
   const hoses = Object.entries(state.ways).flatMap(([key, list]): KeptFigure[] => {
@@ -65,19 +70,26 @@ export function keptFigures(
     const way = list.at(-1);
     if (!line || !way?.route || wordOn(list)?.verdict.outcome === 'bad') return [];
     return [
-      figure(`hose ${line.id}`, `${line.name}, its length`, { seen: Math.round(hoseLength(way.route)), unit: 'mm' }),
+      figure(pathTo.hose(line.id), `${line.name}, its length`, { seen: Math.round(hoseLength(way.route)), unit: 'mm' }),
     ];
   });
-  const hands =
-    worked && worked.minutes > 0
-      ? [
-          figure(`worked ${worked.where}`, `hands on it, on the ${worked.where}`, {
-            seen: Math.round(worked.minutes),
-            unit: 'min',
-          }),
-        ]
-      : [];
+  const hands = worked ? handsKept(worked, figure) : [];
   return [...pulled.values(), ...hoses, ...hands];
+}
+
+type Figure = (path: string, what: string, is: Pick<KeptFigure, 'seen' | 'unit'>) => KeptFigure;
+
+/** Minutes of all hands together, and of each where there were several. */
+function handsKept({ hands, where }: Worked, figure: Figure): KeptFigure[] {
+  const minutes = (count: number) => ({ seen: Math.round(count), unit: 'min' }) as const;
+  const all = hands.reduce((sum, one) => sum + one.minutes, 0);
+  if (Math.round(all) === 0) return [];
+  return [
+    figure(pathTo.worked(where), `hands on it, on the ${where}`, minutes(all)),
+    ...hands
+      .filter((one) => Math.round(one.minutes) > 0)
+      .map((one) => figure(pathTo.by(where, one.by), `of it ${one.name}`, minutes(one.minutes))),
+  ];
 }
 
 /**
@@ -136,7 +148,7 @@ export function withKept(
   { curve = null, places = {} }: { curve?: KeptCurve | null; places?: Readonly<Record<string, string>> },
 ): VehicleFile {
   const seen = { ...file.seen };
-  for (const { path, seen: figure } of figures) seen[path] = [...(seen[path] ?? []), figure];
+  for (const { path, seen: figure } of figures) seen[path] = newest(seen[path], figure);
   return {
     ...file,
     ...(figures.length > 0 ? { seen } : {}),

@@ -1,6 +1,7 @@
 import { learned } from '../basis/index.ts';
 import type { HangSlice } from '../hang/index.ts';
 import type { LedgerSlice } from '../ledger/index.ts';
+import { newest } from './earlier.ts';
 import {
   keyOf,
   lineOf,
@@ -71,7 +72,7 @@ export function lessons(state: LearningFacts, file: VehicleFile = state.file): L
 /** What it takes to learn from a job. */
 type LearningFacts = Pick<HangSlice, 'felt' | 'extras'> & Pick<LedgerSlice, 'items'> & Pick<VehicleSlice, 'file'>;
 
-const history = (file: VehicleFile, path: string, seen: number): number[] => [...(file.seen?.[path] ?? []), seen];
+const history = (file: VehicleFile, path: string, seen: number): number[] => newest(file.seen?.[path], seen);
 
 function slacks(state: LearningFacts, file: VehicleFile): Lesson[] {
   const felt = new Map(state.felt.map(({ line, mm }) => [line, mm]));
@@ -136,7 +137,7 @@ export function taught(file: VehicleFile, list: readonly Lesson[]): VehicleFile 
     // A new thing gets an id of its own in the file, so that the next job’s first new thing is not taken for it.
     const own = `found-${next.obstructions.filter((o) => o.id.startsWith('found-')).length + 1}`;
     const path = what === 'new' ? `blocks ${own}` : lesson.path;
-    next.seen[path] = [...(next.seen[path] ?? []), lesson.seen];
+    next.seen[path] = newest(next.seen[path], lesson.seen);
     if (what === 'slack') {
       const line = lineOf(next, id);
       if (!line) continue;

@@ -135,13 +135,26 @@ function workedIn({ file }: Pick<JobRecord, 'file'>) {
   return [...days.values()];
 }
 
+/** Hands of one person on a job. */
+export interface HandsOn {
+  /** Person's id. */
+  by: string;
+  /** As the record names them. */
+  name: string;
+  /** min */
+  minutes: number;
+}
+
 /**
- * Minutes of hands on a job, of all its people: gaps of more than half an hour are not work.
+ * Minutes of hands on a job, person by person: gaps of more than half an hour are not work.
  *
- * @example handsOn(record) // 145
+ * @example handsOn(record) // [{ by: 'ines', name: 'Ines Calder', minutes: 145 }]
  */
-export const handsOn = (record: Pick<JobRecord, 'file'>): number =>
-  workedIn(record).reduce((sum, { minutes }) => sum + minutes, 0);
+export function handsOn(record: Pick<JobRecord, 'file' | 'name'>): HandsOn[] {
+  const minutes = new Map<string, number>();
+  for (const day of workedIn(record)) minutes.set(day.by, (minutes.get(day.by) ?? 0) + day.minutes);
+  return [...minutes].map(([by, sum]) => ({ by, name: record.name(by), minutes: sum }));
+}
 
 /**
  * Hours by person and day, to the quarter.

@@ -278,7 +278,7 @@ export interface VehicleFile {
   notes: string[];
   /** What differs between vehicles of this model. */
   variants?: Variant[];
-  /** What signed jobs saw, by path (`slack feed`): every figure, mm, oldest first. */
+  /** What signed jobs saw, by path (`slack feed`): every figure in its own unit (mm, N·m, min), oldest first. */
   seen?: Record<string, number[]>;
 }
 

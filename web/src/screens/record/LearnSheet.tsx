@@ -2,6 +2,7 @@ import { Checkbox } from 'radix-ui';
 import {
   answerTo,
   fittedParts,
+  type handsOn,
   keptCurve,
   keptFigures,
   keptPlaces,
@@ -28,13 +29,13 @@ import { freshId, idOf } from '../vehicles/fresh.ts';
 
 interface LearnSheetProps {
   state: JobState;
-  /** Minutes of hands on it. */
-  minutes: number;
+  /** Whose hands were on it, and how long. */
+  hands: ReturnType<typeof handsOn>;
   onClose: () => void;
 }
 
 /** What the job taught, line by line: guessed before, known now. Only what is ticked goes into the vehicle file. */
-export function LearnSheet({ state, minutes, onClose }: LearnSheetProps) {
+export function LearnSheet({ state, hands, onClose }: LearnSheetProps) {
   const client = useQueryClient();
   const vehicles = useVehicles().data ?? [];
   const [off, setOff] = useState<string[]>([]);
@@ -46,7 +47,7 @@ export function LearnSheet({ state, minutes, onClose }: LearnSheetProps) {
   const fitted = fittedParts(state, file);
   const kept = fitted.filter((one) => !off.includes(pathOf(one)));
   const where = answerTo(state, WORKED_ON);
-  const figures = keptFigures(state, file, where ? { minutes, where } : null);
+  const figures = keptFigures(state, file, where ? { hands, where } : null);
   const curve = keptCurve(state, file);
   const seen = figures.filter((one) => !off.includes(one.path));
   const curveKept = curve && !off.includes(CURVE) ? curve : null;

@@ -71,9 +71,7 @@ export default function RecordScreen() {
                 {keep.error.message}
               </p>
             )}
-            {learning && (
-              <LearnSheet state={record.state} minutes={handsOn(record)} onClose={() => setLearning(false)} />
-            )}
+            {learning && <LearnSheet state={record.state} hands={handsOn(record)} onClose={() => setLearning(false)} />}
             <FollowUps
               jobId={jobId}
               state={record.state}

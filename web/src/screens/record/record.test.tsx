@@ -151,7 +151,7 @@ describe('what a job taught', () => {
   const open = (state = felt()) =>
     render(
       <Surroundings>
-        <LearnSheet state={state} minutes={0} onClose={() => undefined} />
+        <LearnSheet state={state} hands={[]} onClose={() => undefined} />
       </Surroundings>,
     );
 

@@ -1,6 +1,7 @@
-import { saidOf, type Rubber } from '@iron-cradle/core';
+import { lengthBefore, saidOf, splitKey, type Rubber } from '@iron-cradle/core';
 import { HoseStage } from './HoseStage.tsx';
 import { useJob } from '../../../log/useJob.ts';
+import { Before } from '../../../ui/Before.tsx';
 import { VerdictView } from '../../../ui/VerdictView.tsx';
 import { PhotoButton, Photos } from '../Photos.tsx';
 import { TankLayout } from '../tank/TankLayout.tsx';
@@ -30,6 +31,7 @@ export function OneHose({ station, rubber, onDone }: OneHoseProps) {
           ) : (
             said.map(({ id, verdict }) => <VerdictView key={id} verdict={verdict} />)
           )}
+          <Before was={lengthBefore(state.vehicle, splitKey(rubber.key).id)} />
           {!state.signed && (
             <>
               <LookPanel rubber={rubber} />

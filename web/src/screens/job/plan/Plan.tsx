@@ -14,6 +14,7 @@ import { AheadSheet } from '../drop/AheadSheet.tsx';
 import { CallRow } from './CallRow.tsx';
 import { CallRows } from './CallRows.tsx';
 import { ComplaintTest } from './ComplaintTest.tsx';
+import { HandsRow } from './HandsRow.tsx';
 import { NeededSheet } from './NeededSheet.tsx';
 import { Questions } from './Questions.tsx';
 import { QuickTests } from './QuickTests.tsx';
@@ -75,6 +76,7 @@ export default function Plan() {
             </button>
           </CallRow>
           {call && <CallRows call={call} onSheet={setSheet} />}
+          <HandsRow />
           {progress !== null && !call && (
             <p className="flex min-h-16 items-center text-quiet" role="status">
               Looking for the ways down and what could stop you…

@@ -1,4 +1,15 @@
-import { judgeTorque, nameOf, roundsTo, splitKey, withLubricant, type Estimate, type Snug } from '@iron-cradle/core';
+import {
+  judgeTorque,
+  nameOf,
+  newtonMetres,
+  pulledBefore,
+  roundsTo,
+  say,
+  splitKey,
+  withLubricant,
+  type Estimate,
+  type Snug,
+} from '@iron-cradle/core';
 import { useState } from 'react';
 import { Rounds } from '../../../drawings/rounds/Rounds.tsx';
 import { useJob } from '../../../log/useJob.ts';
@@ -6,7 +17,9 @@ import { Strap } from '../../../look/Strap.tsx';
 import { Choice } from '../../../ui/Choice.tsx';
 import { QuantityField } from '../../../ui/QuantityField.tsx';
 import { Sheet } from '../../../ui/Sheet.tsx';
+import { Before } from '../../../ui/Before.tsx';
 import { VerdictView } from '../../../ui/VerdictView.tsx';
+import { useWords } from '../../../ui/Words.tsx';
 import { BoltBeside, type Bolt } from './torque/BoltBeside.tsx';
 import { SnugList } from './torque/SnugList.tsx';
 
@@ -25,6 +38,7 @@ function Torque({ item, onClose }: { item: string; onClose: () => void }) {
   const support = state.vehicle.supports.find((s) => s.id === splitKey(item).id);
   const fastener = state.vehicle.fasteners.find((f) => f.id === support?.fastener);
   const range = fastener?.torque ?? null;
+  const words = useWords();
   const nm = (v: number) => Math.round(v * 10) / 10;
   const wanted = range ? (bolt.lubricant ? withLubricant(range.typ, 'dry', bolt.lubricant) : range.typ) : null;
   const steps = wanted === null ? [] : roundsTo(wanted);
@@ -53,10 +67,11 @@ function Torque({ item, onClose }: { item: string; onClose: () => void }) {
       title={`Torque of ${nameOf(state, item)}`}
       hint={
         range
-          ? `The file says ${range.lo}–${range.hi} N·m.`
+          ? `${words(say`The file says ${newtonMetres(range.lo, range.hi)}`)}.`
           : 'The file has no figure: read it in the service information for this vehicle. Without one no number counts: strap, hook and tank give way long before the bolt.'
       }
     >
+      {fastener && <Before was={pulledBefore(state.vehicle, fastener.id)} />}
       {wanted === null ? (
         <SnugList ticked={snug} onTick={setSnug} />
       ) : (

@@ -26,12 +26,17 @@ export {
   judgeTorque,
   lubricants,
   roundsTo,
+  LIES,
   SNUG,
+  STRAIGHT_STRAP,
+  STRAPS,
   withLubricant,
   wrenchSetting,
   type BoltClass,
   type Lubricant,
+  type Lies,
   type Snug,
+  type StrapIs,
 } from './fastener/index.ts';
 export {
   alwaysMeasured,

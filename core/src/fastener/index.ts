@@ -15,3 +15,4 @@ export {
 } from './bolt.ts';
 export { judgeTorque, SNUG, type Snug } from './judge.ts';
 export { torque, torqueSlice, type TorqueSlice } from './kinds.ts';
+export { LIES, STRAIGHT_STRAP, STRAPS, type Lies, type StrapIs } from './seated.ts';

@@ -28,6 +28,19 @@ describe('a torque beside the file', () => {
     );
     expect(judgeTorque(pulled(40, { ...bolt, lubricant: 'highLocker' }), file).outcome).toBe('bad');
   });
+  test('off its old marks a torque that is right is doubtful; on them, or with none to be seen, it is what it is', () => {
+    const off = judgeTorque(pulled(40, { lies: 'off' }), file);
+    expect(off.outcome).toBe('doubtful');
+    expect(off.next[0]).toMatch(/shift it until dirt lines and strap prints meet/);
+    expect(judgeTorque(pulled(40, { lies: 'marks' }), file).outcome).toBe('good');
+    expect(judgeTorque(pulled(40, { lies: 'none', strap: 'shaped' }), file)).toEqual(judgeTorque(pulled(40), file));
+    expect(judgeTorque(pulled(30, { lies: 'marks' }), file).outcome).toBe('bad');
+  });
+  test('a strap that came straight is said beside its torque', () => {
+    expect(judgeTorque(pulled(40, { strap: 'straight' }), file).reasons.map(({ text }) => text)).toContain(
+      'a strap that came straight: started by hand, then bent',
+    );
+  });
   test('no figure: no number, but snug, even, and it stands', () => {
     const seen = ['snug', 'pads', 'threads', 'stands'] as const;
     expect(judgeTorque({ asWritten: 'snug', snug: [...seen] }, null).outcome).toBe('good');

@@ -4,6 +4,7 @@ import type { Range } from '../vehicle/index.ts';
 import { worst, type Verdict } from '../verdict/index.ts';
 import { boltFindings, withLubricant } from './bolt.ts';
 import type { TorqueBody } from './kinds.ts';
+import { seatedFindings } from './seated.ts';
 
 /** What stands for a number where the file has none: a strap, its hook and a plastic tank give way long before a bolt. Common practice, no source. */
 export const SNUG = {
@@ -17,7 +18,10 @@ export type Snug = keyof typeof SNUG;
 const snugs = Object.keys(SNUG) as Snug[];
 
 /** What a torque is judged by. */
-type Written = Pick<TorqueBody, 'lo' | 'hi' | 'asWritten' | 'snug' | 'lubricant' | 'thread' | 'grade'>;
+type Written = Pick<
+  TorqueBody,
+  'lo' | 'hi' | 'asWritten' | 'snug' | 'lubricant' | 'thread' | 'grade' | 'lies' | 'strap'
+>;
 
 /**
  * A torque beside the file's range, corrected to what lies on the thread; what it does to the bolt is said beside it, where its thread and class are
@@ -28,14 +32,19 @@ type Written = Pick<TorqueBody, 'lo' | 'hi' | 'asWritten' | 'snug' | 'lubricant'
  */
 export function judgeTorque(body: Written, range: Range | null): Verdict {
   const beside = body.lo === undefined || body.hi === undefined ? [] : besideIt(body, { lo: body.lo, hi: body.hi });
+  const seated = seatedFindings(body);
   const main = mainOf(body, range);
+  const weighs = [...beside.filter(({ outcome }) => outcome === 'bad'), ...seated];
   return {
-    outcome: worst([main.outcome, ...beside.filter(({ outcome }) => outcome === 'bad').map(({ outcome }) => outcome)]),
+    outcome: worst([main.outcome, ...weighs.map(({ outcome }) => outcome)]),
     reasons: [
       ...main.reasons,
-      ...beside.map(({ outcome: _, next: __, basis, ...reason }) => ({ ...reason, basis: basis ?? commonPractice })),
+      ...[...beside, ...seated].map(({ outcome: _, next: __, basis, ...reason }) => ({
+        ...reason,
+        basis: basis ?? commonPractice,
+      })),
     ],
-    next: [...main.next, ...beside.flatMap(({ next }) => (next ? [next] : []))],
+    next: [...main.next, ...[...beside, ...seated].flatMap(({ next }) => (next ? [next] : []))],
   };
 }
 

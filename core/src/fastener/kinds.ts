@@ -6,6 +6,7 @@ import { estimateOf, splitKey, supportOf, type VehicleSlice } from '../vehicle/i
 import type { Verdict } from '../verdict/index.ts';
 import { boltClasses, boltThreads, lubricants, type BoltClass, type Lubricant } from './bolt.ts';
 import { judgeTorque, SNUG, type Snug } from './judge.ts';
+import { LIES, STRAPS, type Lies, type StrapIs } from './seated.ts';
 
 /** Torque as somebody wrote it; no number means it was not measured. */
 export class TorqueBody {
@@ -27,6 +28,10 @@ export class TorqueBody {
   @IsOptional() @IsArray() @IsIn(Object.keys(SNUG), { each: true }) snug?: Snug[];
   /** Rounds it was drawn in. */
   @IsOptional() @IsInt() @Min(1) @Max(9) rounds?: number;
+  /** Where the tank lies, by what shows where it sat. */
+  @IsOptional() @IsIn(Object.keys(LIES)) lies?: Lies;
+  /** The strap that holds it. */
+  @IsOptional() @IsIn(Object.keys(STRAPS)) strap?: StrapIs;
   /** Openings it answers; left out: all its maker knew. */
   @IsOptional() @IsArray() @IsString({ each: true }) openings?: string[];
 }

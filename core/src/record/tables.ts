@@ -1,5 +1,6 @@
 import { format } from 'date-fns';
 import { wordOf, type Piece } from '../bench/index.ts';
+import { LIES, STRAPS } from '../fastener/index.ts';
 import { heldTight } from '../hold/index.ts';
 import { nameOf, type JobState } from '../job/index.ts';
 import { SERVER_DEVICE } from '../kernel/index.ts';
@@ -50,8 +51,8 @@ export function torquesTable({ state, name }: JobRecord, { units }: Reader): Rec
   return {
     title: 'Torques',
     head: ['of', 'as written', 'N·m', 'file', 'lies on the thread', 'by'],
-    rows: state.torques.map(({ key, asWritten, lo, hi, lubricant, verdict, by, at }) => [
-      nameOf(state, key),
+    rows: state.torques.map(({ key, asWritten, lo, hi, lubricant, lies, strap, verdict, by, at }) => [
+      [nameOf(state, key), ...(lies ? [LIES[lies]] : []), ...(strap ? [STRAPS[strap]] : [])].join('; '),
       asWritten,
       lo === undefined ? '' : lo === hi || hi === undefined ? String(lo) : `${lo}–${hi}`,
       verdict.reasons[0]?.limit

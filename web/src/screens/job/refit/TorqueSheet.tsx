@@ -21,6 +21,7 @@ import { Before } from '../../../ui/Before.tsx';
 import { VerdictView } from '../../../ui/VerdictView.tsx';
 import { useWords } from '../../../ui/Words.tsx';
 import { BoltBeside, type Bolt } from './torque/BoltBeside.tsx';
+import { Seated, type Sits } from './torque/Seated.tsx';
 import { SnugList } from './torque/SnugList.tsx';
 
 /** Torque as it was written, beside the file's range: in rounds, one tap a round; without a figure, no number but snug and even. */
@@ -35,6 +36,7 @@ function Torque({ item, onClose }: { item: string; onClose: () => void }) {
   const [rounds, setRounds] = useState(0);
   const [snug, setSnug] = useState<Snug[]>([]);
   const [bolt, setBolt] = useState<Bolt>({});
+  const [sits, setSits] = useState<Sits>({});
   const support = state.vehicle.supports.find((s) => s.id === splitKey(item).id);
   const fastener = state.vehicle.fasteners.find((f) => f.id === support?.fastener);
   const range = fastener?.torque ?? null;
@@ -51,10 +53,11 @@ function Torque({ item, onClose }: { item: string; onClose: () => void }) {
         lo: nm(drawn.lo),
         hi: nm(drawn.hi),
         ...bolt,
+        ...sits,
         ...(rounds > 0 ? { rounds } : {}),
       }
     : snug.length > 0 && !range
-      ? { asWritten: 'snug, no figure', snug }
+      ? { asWritten: 'snug, no figure', snug, ...sits }
       : null;
   const enterIt = async (body: typeof written | { asWritten: string }) => {
     if (body && !(await enter('torque', { key: item, ...body }))) return;
@@ -72,6 +75,7 @@ function Torque({ item, onClose }: { item: string; onClose: () => void }) {
       }
     >
       {fastener && <Before was={pulledBefore(state.vehicle, fastener.id)} />}
+      {support && <Seated sits={sits} strap={support.kind === 'strap'} onSits={setSits} />}
       {wanted === null ? (
         <SnugList ticked={snug} onTick={setSnug} />
       ) : (

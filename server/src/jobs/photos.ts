@@ -6,12 +6,13 @@ import { notFound } from '../http/problem.ts';
 
 /** Shrunk on the device a photo is some hundred kilobytes; this is room to spare. */
 const MOST = '6mb';
-const kinds = new Set(['image/jpeg', 'image/png', 'image/webp']);
+/** What a record can print, too. */
+const kinds = new Set(['image/jpeg', 'image/png']);
 
 /** What a picture is, told by its content. @throws InputError for what is no picture */
 export async function pictureType(bytes: Buffer, field: string): Promise<string> {
   const type = (await fileTypeFromBuffer(bytes))?.mime;
-  if (!type || !kinds.has(type)) throw new InputError(field, type ?? 'no picture', 'a JPEG, PNG or WebP picture');
+  if (!type || !kinds.has(type)) throw new InputError(field, type ?? 'no picture', 'a JPEG or PNG picture');
   return type;
 }
 

@@ -18,7 +18,7 @@ export interface Printed {
   key: string | null;
   /** What stands under it. */
   caption: string;
-  /** As a data URL; null: of a kind that paper cannot take, or one too many. */
+  /** As a data URL; null: not here, too large, or one too many. */
   url: string | null;
 }
 
@@ -26,7 +26,7 @@ export interface Printed {
 const MOST = { photos: 24, bytes: 6_000_000 };
 
 /**
- * The pictures the log names, with letters; JPEG and PNG are printed, up to as many as a record bears.
+ * The pictures the log names, with letters; printed up to as many as a record bears.
  *
  * @example printedPhotos(record, pictures)[0] // { letter: 'a', key: 'line:feed', caption: 'a: 7 feed line, Ines Calder', url: 'data:…' }
  */
@@ -34,11 +34,7 @@ export function printedPhotos(record: JobRecord, pictures: readonly Picture[]): 
   const by = new Map(pictures.map((one) => [one.id, one]));
   return photoList(record).map(({ letter, key, file, caption }, i) => {
     const picture = by.get(file);
-    const fits =
-      picture !== undefined &&
-      (picture.type === 'image/jpeg' || picture.type === 'image/png') &&
-      picture.bytes.length <= MOST.bytes &&
-      i < MOST.photos;
+    const fits = picture !== undefined && picture.bytes.length <= MOST.bytes && i < MOST.photos;
     return {
       letter,
       key,

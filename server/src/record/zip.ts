@@ -2,11 +2,11 @@ import { strFromU8, strToU8, unzip, zip, type AsyncZippable } from 'fflate';
 import { InputError, type JobFile } from '@iron-cradle/core';
 
 /** Kinds of pictures, by the ending of their names. */
-const ENDINGS: Record<string, string> = { 'image/jpeg': 'jpg', 'image/png': 'png', 'image/webp': 'webp' };
+const ENDINGS: Record<string, string> = { 'image/jpeg': 'jpg', 'image/png': 'png' };
 /** What a job unpacked may come to: bytes in all, and parts. */
 const MOST = { bytes: 200_000_000, parts: 2_000 };
 const JOB = 'job.json';
-const PHOTO = /^photos\/([\w-]{8,60})\.(?:jpg|png|webp)$/;
+const PHOTO = /^photos\/([\w-]{8,60})\.(?:jpg|png)$/;
 
 /** What goes into a zip beside the job and its photos. */
 export interface Beside {

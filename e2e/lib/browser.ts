@@ -80,8 +80,17 @@ export class Person {
     }
   }
 
-  /** Taps by pointer where the element really is; it must be on top there. */
+  /** Taps by pointer where the element really is; it must be on top there. What is drawn anew while it is aimed at is aimed at again. */
   async tap(selector: string): Promise<void> {
+    for (let tries = 0; ; tries++)
+      try {
+        return await this.tapOnce(selector);
+      } catch (error) {
+        if (tries >= 2 || !/detached/.test((error as Error).message)) throw error;
+      }
+  }
+
+  private async tapOnce(selector: string): Promise<void> {
     const handle = await this.stands(selector, true);
     await handle.evaluate((e) => e.scrollIntoView({ block: 'center', behavior: 'instant' as ScrollBehavior }));
     // A hand waits until what it aims at stands still.

@@ -67,7 +67,7 @@ export function fuelBack(state: GateFactsToJudge, litresBack: number): FuelBack 
     ...handling.verdict.reasons.map((reason): Found => ({
       outcome: handling.verdict.outcome === 'bad' && byJack(vehicle) ? 'doubtful' : handling.verdict.outcome,
       ...reason,
-      ...(handling.verdict.next[0] ? { next: handling.verdict.next[0] } : {}),
+      ...(handling.verdict.next[0] ? { next: 'put less in, or nobody lifts it: it stays on the jack' } : {}),
     })),
     ...(tilt === null
       ? []

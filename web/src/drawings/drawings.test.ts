@@ -184,6 +184,17 @@ describe('the well', () => {
     labels.slice(1).forEach((y, i) => expect(y - labels[i]!).toBeGreaterThanOrEqual(26.9));
   });
 
+  test.each(seeds)('vehicle %d: nothing that lies ahead is written over something else, down and at home', (seed) => {
+    const state = some(seed);
+    for (const here of [state.pose.f, 0]) {
+      const ahead = [{ drop: here, names: [] }, ...marksAhead(lookAhead(state).walk)];
+      const at = layoutWell({ chords: [], here, clear: state.vehicle.clear, ahead, width: 240, height: 560 });
+      const words = at.ahead.map((mark) => mark.labelY).sort((x, y) => x - y);
+      // A line of type of 14 px.
+      words.slice(1).forEach((y, i) => expect(y - words[i]!).toBeGreaterThanOrEqual(14));
+    }
+  });
+
   test('labels are moved apart in order and stay inside', () => {
     expect(spread([10, 12, 100], { step: 20, least: 0, most: 110 })).toEqual([10, 30, 100]);
     expect(spread([100, 100, 100], { step: 20, least: 0, most: 110 })).toEqual([70, 90, 110]);

@@ -92,9 +92,9 @@ export function Well(props: WellProps) {
           </g>
         ))}
         {at.ahead.map((mark) => (
-          <g key={mark.drop}>
+          <g key={`${mark.drop} ${mark.names.join()}`}>
             <path d={`M${at.left} ${mark.y}h16`} stroke="var(--ink)" strokeWidth="2" />
-            <text x={at.left + 21} y={mark.y + 4} fontSize="14" fill="var(--quiet)" className="[font-stretch:75%]">
+            <text x={at.left + 21} y={mark.labelY + 4} fontSize="14" fill="var(--quiet)" className="[font-stretch:75%]">
               {mark.names.length > 0 ? shorten(mark.names) : `look, ${figure(mark.drop)}`}
             </text>
           </g>

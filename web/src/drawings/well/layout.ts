@@ -39,10 +39,12 @@ export interface WellLayout {
   /** Spans that are open or were, and where. */
   chords: { chord: Chord; x1: number; y1: number; x2: number; y2: number; labelY: number }[];
   /** Heights the plan stops at, and what comes off there. */
-  ahead: { drop: number; y: number; names: string[] }[];
+  ahead: { drop: number; y: number; labelY: number; names: string[] }[];
 }
 
 const LABEL_STEP = 27;
+/** Words inside the well, one under the other. */
+const WORD_STEP = 17;
 
 /** Moves labels apart so that none covers another, keeping their order and as near to their wish as may be. */
 export function spread(
@@ -97,6 +99,11 @@ export function layoutWell({
     chords.map((c) => y(c.by)),
     { step: LABEL_STEP, least: top + 10, most: floor - 10 },
   );
+  const next = ahead.filter((a) => a.drop > here || (a.drop === here && here === 0));
+  const words = spread(
+    next.map((a) => y(a.drop)),
+    { step: WORD_STEP, least: top + 8, most: floor - 8 },
+  );
   return {
     left,
     right,
@@ -111,6 +118,6 @@ export function layoutWell({
       const same = chords.slice(0, i).filter((c) => c.from === chord.from && c.by === chord.by).length * 5;
       return { chord, x1: left, y1: y(chord.from) + same, x2: right, y2: y(chord.by) + same, labelY: labels[i]! };
     }),
-    ahead: ahead.filter((a) => a.drop > here || (a.drop === here && here === 0)).map((a) => ({ ...a, y: y(a.drop) })),
+    ahead: next.map((a, i) => ({ ...a, y: y(a.drop), labelY: words[i]! })),
   };
 }

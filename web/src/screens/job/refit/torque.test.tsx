@@ -32,9 +32,9 @@ test('a strap that came straight says how it goes on; off its marks the torque i
   const choose = (group: RegExp, one: string) =>
     user.click(within(screen.getByRole('group', { name: group })).getByText(one));
   expect(document.body.textContent).not.toMatch(/Never bend it by pulling/);
-  await choose(/^The strap is/, 'another, it came straight');
+  await choose(/^The strap is/, 'Another, straight');
   expect(document.body.textContent).toMatch(/Start its bolt a few threads by hand, then bend it/);
-  await choose(/^The tank lies/, 'off its old marks');
+  await choose(/^The tank lies/, 'Off its marks');
   await user.type(screen.getByLabelText(/As it was pulled/), '40');
   await user.click(document.querySelector('[data-action=torque]')!);
   expect(job.state().torques[0]).toMatchObject({ lies: 'off', strap: 'straight' });

@@ -1,4 +1,4 @@
-import { LIES, STRAIGHT_STRAP, STRAPS, type Lies, type StrapIs } from '@iron-cradle/core';
+import { STRAIGHT_STRAP, type Lies, type StrapIs } from '@iron-cradle/core';
 import { Choice } from '../../../../ui/Choice.tsx';
 
 /** How it sits before it is pulled. */
@@ -14,23 +14,29 @@ interface SeatedProps {
   onSits: (sits: Sits) => void;
 }
 
+/** Short enough for three beside each other on a phone. */
+const lies: Record<Lies, string> = { marks: 'On its marks', off: 'Off its marks', none: 'None seen' };
+const straps: Record<StrapIs, string> = { same: 'The same', shaped: 'Another, bent', straight: 'Another, straight' };
+
 const options = <T extends string>(words: Record<T, string>) =>
   (Object.entries(words) as [T, string][]).map(([value, label]) => ({ value, label }));
 
 /** Where the tank lies by its old marks, and which strap holds it: looked at before the first round. */
 export const Seated = ({ sits, strap, onSits }: SeatedProps) => (
-  <div className="grid gap-3 pb-4">
+  <div className="grid gap-3 py-3">
     <Choice
       label="The tank lies, by dirt lines and strap prints"
+      columns="grid-cols-3"
       value={sits.lies ?? null}
-      options={options(LIES)}
-      onChoose={(lies) => onSits({ ...sits, lies })}
+      options={options(lies)}
+      onChoose={(is) => onSits({ ...sits, lies: is })}
     />
     {strap && (
       <Choice
         label="The strap is"
+        columns="grid-cols-3"
         value={sits.strap ?? null}
-        options={options(STRAPS)}
+        options={options(straps)}
         onChoose={(is) => onSits({ ...sits, strap: is })}
       />
     )}

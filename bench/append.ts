@@ -20,7 +20,7 @@ export async function benchAppend(): Promise<void> {
       const jobId = `long-${length}`;
       const log = longLog(length, jobId).map(({ seq: _seq, ...entry }) => entry);
       for (let i = 0; i < log.length; i += 100)
-        await append(db, states, { jobId, entries: log.slice(i, i + 100), personId: 'ines', figures });
+        await append(db, states, { jobId, entries: log.slice(i, i + 100), personId: 'ines', tokens: 'own', figures });
       const times: number[] = [];
       for (let i = 0; i < RUNS; i++) {
         const n = length + i + 1;
@@ -30,6 +30,7 @@ export async function benchAppend(): Promise<void> {
           jobId,
           entries: [{ ...entry, on: log.at(-1)!.id }],
           personId: 'ines',
+          tokens: 'own',
           figures,
         });
         times.push(performance.now() - from);

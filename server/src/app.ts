@@ -1,5 +1,4 @@
 import compression from 'compression';
-import connectSessionSequelize from 'connect-session-sequelize';
 import express, { type Express, type Router } from 'express';
 import session from 'express-session';
 import helmet from 'helmet';
@@ -11,12 +10,15 @@ import { newSecret } from './config.ts';
 import type { Database } from './db/connect.ts';
 import { demoPins } from './demo/people.ts';
 import { filesIn, guesses } from './http/rates.ts';
+import { LASTS, sessionStore } from './http/sessionStore.ts';
 import { noSuchRoute, problems } from './http/problem.ts';
 import { Bell } from './jobs/events.ts';
 import { instrumentRoutes } from './instruments/routes.ts';
 import { sourceRoutes } from './instruments/sourceRoutes.ts';
 import { IMPORT, jobRoutes } from './jobs/routes.ts';
 import { States } from './jobs/states.ts';
+import { doorRoutes } from './people/doors.ts';
+import { onlyWhoMay } from './people/session.ts';
 import { peopleRoutes } from './people/routes.ts';
 import { shopRoutes } from './shop/routes.ts';
 import { vehicleRoutes } from './vehicles/routes.ts';
@@ -87,14 +89,7 @@ export async function makeApp(db: Database, options: AppOptions): Promise<Expres
   );
 
   if (options.before) app.use(options.before);
-  const Store = connectSessionSequelize(session.Store);
-  const store = new Store({
-    db: db.sequelize,
-    tableName: 'sessions',
-    checkExpirationInterval: 15 * 60_000,
-    expiration: 30 * 24 * 3_600_000,
-  });
-  await store.sync();
+  const store = await sessionStore(db.sequelize);
   const api = express.Router();
   const json = express.json({ limit: '8mb' });
   // A job file carries its photos: it is read once it is known who sends it.
@@ -106,19 +101,22 @@ export async function makeApp(db: Database, options: AppOptions): Promise<Expres
       name: 'cradle',
       resave: false,
       saveUninitialized: false,
-      cookie: { httpOnly: true, sameSite: 'strict', secure: 'auto', maxAge: 30 * 24 * 3_600_000 },
+      cookie: { httpOnly: true, sameSite: 'strict', secure: 'auto', maxAge: LASTS },
     }),
   );
   api.use((_request, response, next) => {
     response.set('Cache-Control', 'no-store');
     next();
   });
+  api.use(onlyWhoMay(db));
   const bell = new Bell();
   const states = new States(db);
   api.get('/health', (_request, response) => void response.json({ ok: true }));
   api.post(['/session', '/approvals'], guesses());
+  api.put('/people/:id/pin', guesses());
   api.post(IMPORT, filesIn());
   api.use(peopleRoutes(db));
+  api.use(doorRoutes(db));
   api.use(shopRoutes(db, { demoPins: options.demo ? demoPins : null, states, bell }));
   api.use(vehicleRoutes(db));
   api.use('/sources', sourceRoutes(db));

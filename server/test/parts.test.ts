@@ -21,6 +21,7 @@ const row = (seq: number, previous: string, body = `{"text":"${seq}"}`): Chained
     said: null,
     decided: null,
     received: '2026-01-05T08:00:01Z',
+    behind: null,
   };
   return { ...said, hash: hashOf(previous, said) };
 };

@@ -35,7 +35,21 @@ export class Tablet {
     return { status: response.status, text: await response.text() };
   }
 
-  signIn = (personId = 'ines', pin = '2580') => this.call('POST', '/session', { personId, pin });
+  /** What its sign-ins left on it, by person. */
+  readonly tokens = new Map<string, string>();
+
+  async signIn(personId = 'ines', pin = '2580') {
+    const answer = await this.call('POST', '/session', { personId, pin });
+    if (answer.status !== 201) return answer;
+    const { json } = await this.call('POST', '/session/token', { device: this.device });
+    this.tokens.set(personId, json.token);
+    return answer;
+  }
+
+  /** Its id, as long as one has to be. */
+  get device(): string {
+    return this.name.padEnd(8, '-');
+  }
 
   entry(jobId: string, kind: string, body: unknown, by = 'ines'): Entry {
     this.n += 1;
@@ -46,7 +60,7 @@ export class Tablet {
       kind,
       body,
       by,
-      device: this.name,
+      device: this.device,
       n: this.n,
       at: new Date(1.7e12 + this.n * 1000).toISOString(),
       on: this.held,
@@ -56,5 +70,8 @@ export class Tablet {
   /** Id of the newest entry of the server this tablet holds; null where it holds none. */
   held: string | null = null;
 
-  append = (jobId: string, entries: unknown[]) => this.call('POST', `/jobs/${jobId}/entries`, { entries });
+  append = (jobId: string, entries: unknown[]) => {
+    const tokens = entries.map((entry) => this.tokens.get((entry as { by?: string } | null)?.by ?? '') ?? null);
+    return this.call('POST', `/jobs/${jobId}/entries`, { entries, tokens });
+  };
 }

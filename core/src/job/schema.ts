@@ -58,6 +58,7 @@ export const jobFileSchema = {
           on: { anyOf: [text, { type: 'null' }] },
           seq: { type: 'integer', minimum: 1 },
           received: moment,
+          behind: { type: 'integer' },
           hash,
         },
       },

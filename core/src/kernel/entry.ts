@@ -35,6 +35,8 @@ export interface RawEntry<K extends string = string, B = unknown> {
   seq?: number;
   /** ISO time the server got it. */
   received?: string;
+  /** s the clock of its device was behind the server's when it got it, below zero: ahead; left out under two minutes. */
+  behind?: number;
   /** What was decided when it got its number. */
   decided?: Decided;
   /** Hash of the chain up to it. */

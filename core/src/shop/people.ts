@@ -1,4 +1,4 @@
-import { IsIn, IsInt, IsString, Length, Matches, Max, Min } from 'class-validator';
+import { IsIn, IsInt, IsOptional, IsString, Length, Matches, Max, Min } from 'class-validator';
 import { Written } from '../checked/index.ts';
 
 const PIN = { message: 'must be four to eight digits' };
@@ -13,12 +13,41 @@ export class PersonBody {
   @IsString() @Matches(/^\d{4,8}$/, PIN) pin!: string;
 }
 
+/** What of somebody is changed. */
+export class PersonChangeBody {
+  /** As people call them. */
+  @IsOptional() @IsString() @Length(1, 40) @Written('a name') name?: string;
+  /** What they may do. */
+  @IsOptional() @IsIn(['technician', 'lead']) role?: 'technician' | 'lead';
+}
+
 /** Somebody signs in. */
 export class SignInBody {
   /** Who. */
   @IsString() @Length(1, 60) personId!: string;
   /** Their PIN. */
   @IsString() @Matches(/^\d{4,8}$/, PIN) pin!: string;
+}
+
+/** A PIN is set anew: one's own with the old one, another's by the lead. */
+export class NewPinBody {
+  /** The new one. */
+  @IsString() @Matches(/^\d{4,8}$/, PIN) pin!: string;
+  /** One's own, as it was. */
+  @IsOptional() @IsString() @Matches(/^\d{4,8}$/, PIN) old?: string;
+}
+
+/** The id of a device. */
+const DEVICE = /^[\w-]{8,60}$/;
+/** What a sign-in leaves on a device. */
+const TOKEN = /^[\w-]{20,80}$/;
+
+/** Somebody is signed in on a device that asks for its token. */
+export class DeviceBody {
+  /** Which device. */
+  @IsString() @Matches(DEVICE, { message: 'must be the id of a device' }) device!: string;
+  /** The one it has of this person. */
+  @IsOptional() @IsString() @Matches(TOKEN) token?: string;
 }
 
 /** A lead allows one item of a gate, once. */

@@ -1,8 +1,9 @@
 import { QueryTypes, type Sequelize } from 'sequelize';
 import { SequelizeStorage, Umzug } from 'umzug';
 import * as first from './migrations/001-first.ts';
+import * as devices from './migrations/002-devices.ts';
 
-const migrations = { '1-first': first };
+const migrations = { '1-first': first, '2-devices': devices };
 
 /**
  * Brings the tables up to date, one process at a time: several servers may start before one database.

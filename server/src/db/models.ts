@@ -73,6 +73,8 @@ export class EntryRow extends Model<InferAttributes<EntryRow>, InferCreationAttr
   declare said: string | null;
   declare decided: string | null;
   declare received: string;
+  /** s the clock of its device was behind the server's when it was delivered; null: under two minutes, or not said. */
+  declare behind: CreationOptional<number | null>;
   declare hash: string;
 }
 
@@ -124,6 +126,25 @@ export class Approval extends Model<InferAttributes<Approval>, InferCreationAttr
   declare gate: number;
   declare item: string;
   declare given: Date;
+  /** Id of the entry it was used by. */
+  declare usedBy: CreationOptional<string | null>;
+}
+
+/** A person on a device, by what the sign-in left there. */
+export class DeviceToken extends Model<InferAttributes<DeviceToken>, InferCreationAttributes<DeviceToken>> {
+  /** SHA-256 of the token. */
+  declare hash: string;
+  declare personId: string;
+  declare device: string;
+  declare made: Date;
+  declare used: Date;
+  declare ended: CreationOptional<Date | null>;
+}
+
+/** The last number that was given, by what it counts. */
+export class Counter extends Model<InferAttributes<Counter>, InferCreationAttributes<Counter>> {
+  declare name: string;
+  declare value: number;
 }
 
 const text = DataTypes.TEXT('long');
@@ -131,6 +152,7 @@ const text = DataTypes.TEXT('long');
 const word = () => ({ type: DataTypes.STRING, allowNull: false });
 const key = () => ({ type: DataTypes.STRING(60), primaryKey: true });
 const number = () => ({ type: DataTypes.INTEGER, allowNull: false });
+const moment = () => ({ type: DataTypes.DATE(3), allowNull: false });
 
 /** Binds the models to one connection; several databases can be open in one process. */
 export function defineModels(sequelize: Sequelize) {
@@ -147,6 +169,8 @@ export function defineModels(sequelize: Sequelize) {
   class BoundPhoto extends Photo {}
   class BoundTagBlock extends TagBlock {}
   class BoundApproval extends Approval {}
+  class BoundDeviceToken extends DeviceToken {}
+  class BoundCounter extends Counter {}
   BoundSetting.init({ name: key(), value: { type: text, allowNull: false } }, { sequelize, tableName: 'settings' });
   BoundPerson.init(
     {
@@ -168,7 +192,7 @@ export function defineModels(sequelize: Sequelize) {
     {
       vehicleId: key(),
       version: { type: DataTypes.INTEGER, primaryKey: true },
-      at: { type: DataTypes.DATE(3), allowNull: false },
+      at: moment(),
       by: word(),
       document: { type: text, allowNull: false },
     },
@@ -182,7 +206,7 @@ export function defineModels(sequelize: Sequelize) {
       lastHash: word(),
       signed: { type: DataTypes.BOOLEAN, allowNull: false, defaultValue: false },
       summary: { type: text, allowNull: false },
-      touched: { type: DataTypes.DATE(3), allowNull: false },
+      touched: moment(),
     },
     { sequelize, tableName: 'jobs' },
   );
@@ -202,6 +226,7 @@ export function defineModels(sequelize: Sequelize) {
       said: DataTypes.STRING(200),
       decided: text,
       received: word(),
+      behind: DataTypes.INTEGER,
       hash: word(),
     },
     { sequelize, tableName: 'entries' },
@@ -230,10 +255,23 @@ export function defineModels(sequelize: Sequelize) {
       lead: word(),
       gate: number(),
       item: word(),
-      given: { type: DataTypes.DATE(3), allowNull: false },
+      given: moment(),
+      usedBy: DataTypes.STRING(60),
     },
     { sequelize, tableName: 'approvals' },
   );
+  BoundDeviceToken.init(
+    {
+      hash: { type: DataTypes.STRING(64), primaryKey: true },
+      personId: word(),
+      device: word(),
+      made: moment(),
+      used: moment(),
+      ended: DataTypes.DATE(3),
+    },
+    { sequelize, tableName: 'device_tokens' },
+  );
+  BoundCounter.init({ name: key(), value: number() }, { sequelize, tableName: 'counters' });
   return {
     Setting: BoundSetting,
     Person: BoundPerson,
@@ -247,6 +285,8 @@ export function defineModels(sequelize: Sequelize) {
     Photo: BoundPhoto,
     TagBlock: BoundTagBlock,
     Approval: BoundApproval,
+    DeviceToken: BoundDeviceToken,
+    Counter: BoundCounter,
   };
 }
 

@@ -9,6 +9,7 @@ import {
 import { Router, type Request, type Response } from 'express';
 import type { Database } from '../db/connect.ts';
 import { notFound, signInFirst } from '../http/problem.ts';
+import { endsWithSignIn } from '../people/session.ts';
 import type { States } from '../jobs/states.ts';
 import { readRemote, streamRemote } from './remote.ts';
 import { listed, readSources, sourceFor } from './sources.ts';
@@ -89,6 +90,7 @@ export function instrumentRoutes(db: Database, states: States, simulated: boolea
     const what = asked(request);
     const from = await remote(what);
     if (!from && !simulated) throw notFound('instrument');
+    endsWithSignIn(db, { request, response });
     if (!from) {
       // Read once before the stream begins, so that a job that is not there is an error and not a silence.
       const since = Date.now();

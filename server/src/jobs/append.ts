@@ -13,14 +13,17 @@ import {
 } from '@iron-cradle/core';
 import { inTransaction, type Database } from '../db/connect.ts';
 import type { Job } from '../db/models.ts';
+import { makersOf, mustBeMadeBy } from '../people/tokens.ts';
 import { GENESIS, hashOf, rowOf } from './chain.ts';
-import { idOf, readEntry, refusalOutside, type Wrong } from './read.ts';
+import { inTime } from './clock.ts';
+import { nextNumber } from './numbers.ts';
+import { idOf, readEntry, refusalOutside, useUp, type Wrong } from './read.ts';
 import type { States } from './states.ts';
 
 /** What became of each entry of a request. */
 export interface Appended {
   /** Entries that have their number now, or had it before. */
-  accepted: Pick<RawEntry, 'id' | 'seq' | 'received' | 'decided' | 'hash'>[];
+  accepted: Pick<RawEntry, 'id' | 'seq' | 'received' | 'behind' | 'decided' | 'hash'>[];
   /** Entries that were refused, with what stands against them. */
   refused: ({ id: string } & Refusal)[];
   /** What can't be read or does not stand on this history: the device keeps it. */
@@ -35,6 +38,10 @@ export interface Appending {
   entries: unknown[];
   /** Who is signed in on the device that delivers. */
   personId: string;
+  /** The token of each entry’s maker, in the order of the entries; `own`: this server made them. */
+  tokens: readonly (string | null)[] | 'own';
+  /** s the clock of the device that delivers is behind; left out: it did not say. */
+  behind?: number;
   /** The shop's figures, brought into every job that is open. */
   figures: ShopFigures;
 }
@@ -52,15 +59,18 @@ class Adding {
   private fresh: RawEntry[] = [];
 
   constructor(
-    private where: Where & { transaction: Transaction },
+    private where: Where & { transaction: Transaction; number: number },
     private job: Job | null,
     public state: JobState | null,
   ) {}
 
   /** Gives an entry its number: judged once, decided once, chained to the one before. */
   async add(read: RawEntry): Promise<void> {
-    const { db, states, jobId, transaction } = this.where;
-    this.job ??= await firstRow(db, jobId, transaction);
+    const { db, states, jobId, transaction, number } = this.where;
+    this.job ??= await db.models.Job.create(
+      { id: jobId, number, lastSeq: 0, lastHash: GENESIS, summary: '{}', touched: new Date() },
+      { transaction },
+    );
     const decided = decidedOf(this.state, read);
     const numbered = {
       ...read,
@@ -74,8 +84,15 @@ class Adding {
     this.fresh.push(numbered);
     this.state = await states.fold(jobId, { base: this.state, fresh: [numbered], transaction, more: this.fresh });
     this.job.set({ lastSeq: numbered.seq, lastHash: hash });
-    const { id, seq, received } = numbered;
-    this.result.accepted.push({ id, seq, received, hash, ...(decided ? { decided } : {}) });
+    const { id, seq, received, behind } = numbered;
+    this.result.accepted.push({
+      id,
+      seq,
+      received,
+      hash,
+      ...(behind === undefined ? {} : { behind }),
+      ...(decided ? { decided } : {}),
+    });
     await states.write(jobId, { state: this.state, seq, hash }, transaction);
   }
 
@@ -120,10 +137,14 @@ class Adding {
 
 async function adding<T>(where: Where, work: (job: Adding, transaction: Transaction) => Promise<T>): Promise<T> {
   const { db, states, jobId } = where;
+  // Asked outside: a plain read in the transaction would hold on to what was there before its lock.
+  const there = (await db.models.Job.count({ where: { id: jobId } })) > 0;
   const [result, held] = await inTransaction(db, async (transaction) => {
+    // Jobs that are opened at once wait for one another at the counter.
+    const number = there ? 0 : await nextNumber(db, transaction);
     const job = await db.models.Job.findByPk(jobId, { transaction, lock: transaction.LOCK.UPDATE });
     const { state } = await states.of(jobId, transaction);
-    const one = new Adding({ ...where, transaction }, job, state);
+    const one = new Adding({ ...where, transaction, number }, job, state);
     const done = await work(one, transaction);
     await one.save();
     return [done, one.held] as const;
@@ -140,20 +161,22 @@ async function adding<T>(where: Where, work: (job: Adding, transaction: Transact
 export const append = (
   db: Database,
   states: States,
-  { jobId, entries, personId, figures }: Appending,
+  { jobId, entries, personId, tokens, behind, figures }: Appending,
 ): Promise<Appended> =>
   adding({ db, states, jobId }, async (job, transaction) => {
     const { Entry, Refusal: Refusals } = db.models;
-    for (const raw of entries) {
+    const makers = tokens === 'own' ? null : await makersOf(db, tokens, transaction);
+    for (const [i, raw] of entries.entries()) {
       const id = idOf(raw);
       const there = await Entry.findByPk(id, { transaction });
       if (there) {
-        const { seq, received, hash, decided } = there;
+        const { seq, received, hash, behind: late, decided } = there;
         job.result.accepted.push({
           id,
           seq,
           received,
           hash,
+          ...(late === null ? {} : { behind: late }),
           ...(decided ? { decided: JSON.parse(decided) as never } : {}),
         });
         continue;
@@ -164,7 +187,8 @@ export const append = (
         continue;
       }
       try {
-        const read = readEntry(raw, jobId, job.state);
+        const read = inTime(readEntry(raw, jobId, job.state), behind, job.state);
+        if (makers && tokens !== 'own') mustBeMadeBy(makers.get(tokens[i] ?? ''), read);
         const goesWith =
           read.kind === 'takeBack'
             ? await Refusals.findByPk((read.body as { entry: string }).entry, { transaction })
@@ -175,7 +199,10 @@ export const append = (
         if (refusal) {
           await Refusals.create({ id, jobId, refusal: JSON.stringify(refusal) }, { transaction });
           job.result.refused.push({ id, ...refusal });
-        } else await job.add(read);
+        } else {
+          await job.add(read);
+          await useUp(db, read, transaction);
+        }
       } catch (error) {
         if (!(error instanceof InputError)) throw error;
         const { field, found, expected } = error;
@@ -195,12 +222,4 @@ export async function bringFigures(
   const open = await db.models.Job.findAll({ where: { signed: false }, attributes: ['id'] });
   for (const { id } of open) await adding({ db, states, jobId: id }, (job) => job.bringFigures(figures, by));
   return open.map(({ id }) => id);
-}
-
-async function firstRow(db: Database, jobId: string, transaction: Transaction): Promise<Job> {
-  const number = ((await db.models.Job.max<number | null, Job>('number', { transaction })) ?? 0) + 1;
-  return db.models.Job.create(
-    { id: jobId, number, lastSeq: 0, lastHash: GENESIS, summary: '{}', touched: new Date() },
-    { transaction },
-  );
 }

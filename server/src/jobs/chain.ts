@@ -34,12 +34,14 @@ export interface Chained {
   decided: string | null;
   /** When it arrived. */
   received: string;
+  /** s the clock of its device was behind then; null: it was right, or nobody said. */
+  behind: number | null;
   /** Of this entry and the one before, SHA-256. */
   hash: string;
 }
 
-/** SHA-256 over the hash before and all that the entry says; only its number and the time it was received are left out. */
-export function hashOf(previous: string, entry: Omit<Chained, 'hash' | 'seq' | 'received'>): string {
+/** SHA-256 over the hash before and all that the entry says; what the server noted of its arrival (number, time, clock) is left out. */
+export function hashOf(previous: string, entry: Omit<Chained, 'hash' | 'seq' | 'received' | 'behind'>): string {
   const { id, jobId, version, kind, body, by, device, n, at, onId, said, decided } = entry;
   const text = JSON.stringify([previous, id, jobId, version, kind, body, by, device, n, at, onId, said, decided]);
   return createHash('sha256').update(text).digest('hex');
@@ -82,6 +84,7 @@ export function entryOf(row: Chained): Numbered {
     ...(decided ? { decided } : {}),
     seq: row.seq,
     received: row.received,
+    ...(row.behind === null ? {} : { behind: row.behind }),
     hash: row.hash,
   };
 }
@@ -102,4 +105,5 @@ export const rowOf = (entry: RawEntry & { seq: number; received: string }): Omit
   said: entry.said ? JSON.stringify(entry.said) : null,
   decided: entry.decided ? JSON.stringify(entry.decided) : null,
   received: entry.received,
+  behind: entry.behind ?? null,
 });

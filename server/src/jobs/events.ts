@@ -1,6 +1,8 @@
 import type { Request, Response } from 'express';
 import { Op } from 'sequelize';
 import type { Database } from '../db/connect.ts';
+import { Problem } from '../http/problem.ts';
+import { endsWithSignIn } from '../people/session.ts';
 import { entryOf } from './chain.ts';
 
 /** How often the sequence in the database is looked at: another server process may have written. ms */
@@ -38,11 +40,21 @@ interface Streaming {
   response: Response;
 }
 
-/** Opens a stream, keeps it alive, looks again and again; gives back how to write to it. */
+/** Streams that one sign-in has open here. */
+const open = new Map<string, number>();
+/** So many pages at once are a person’s; more are a mistake. Common practice, no source. */
+const MOST_OPEN = 24;
+
+/** Opens a stream, keeps it alive, looks again and again; it ends with the sign-in that opened it. */
 function opened(
-  { request, response }: Pick<Streaming, 'request' | 'response'>,
+  { db, request, response }: Pick<Streaming, 'db' | 'request' | 'response'>,
   { look, listen, every }: { look: () => void; listen: (wake: () => void) => () => void; every: number },
 ): void {
+  const { sessionID } = request;
+  const many = (open.get(sessionID) ?? 0) + 1;
+  if (many > MOST_OPEN)
+    throw new Problem(429, 'Too many pages', { detail: 'Too many pages are open on this device. Close some.' });
+  open.set(sessionID, many);
   response.writeHead(200, {
     'Content-Type': 'text/event-stream',
     'Cache-Control': 'no-store',
@@ -52,7 +64,11 @@ function opened(
   const stopListening = listen(look);
   const poll = setInterval(look, every);
   const beat = setInterval(() => response.write(': here\n\n'), HEARTBEAT_MS);
+  endsWithSignIn(db, { request, response });
   request.on('close', () => {
+    const left = (open.get(sessionID) ?? 1) - 1;
+    if (left > 0) open.set(sessionID, left);
+    else open.delete(sessionID);
     stopListening();
     clearInterval(poll);
     clearInterval(beat);
@@ -90,7 +106,7 @@ export function streamJobs({ db, bell, request, response }: Streaming): void {
     if (last !== null && now !== last) response.write('event: jobs\ndata: changed\n\n');
     last = now;
   });
-  opened({ request, response }, { look, listen: bell.listenToAll, every: POLL_ALL_MS });
+  opened({ db, request, response }, { look, listen: bell.listenToAll, every: POLL_ALL_MS });
 }
 
 /** Server-sent events: every entry after the last one the client has, then each new one. */
@@ -106,5 +122,5 @@ export function streamEntries({ db, bell, request, response, jobId }: Streaming 
       last = row.seq;
     }
   });
-  opened({ request, response }, { look, listen: (wake) => bell.listen(jobId, wake), every: POLL_MS });
+  opened({ db, request, response }, { look, listen: (wake) => bell.listen(jobId, wake), every: POLL_MS });
 }

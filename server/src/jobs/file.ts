@@ -4,6 +4,7 @@ import { inTransaction, type Database } from '../db/connect.ts';
 import { notFound, Problem } from '../http/problem.ts';
 import { readShop } from '../shop/shop.ts';
 import { entryOf, rowOf, verifyChain, type Chained, type Numbered } from './chain.ts';
+import { numberFor } from './numbers.ts';
 import { pictureType } from './photos.ts';
 
 class JobFileBody {
@@ -62,11 +63,7 @@ export async function importJob(db: Database, raw: unknown): Promise<{ id: strin
     const { Job, Entry, Person, Photo } = db.models;
     if (await Job.findByPk(id, { transaction }))
       throw new Problem(409, 'Already here', { detail: 'This job is already in this shop.' });
-    const wanted = Number.isInteger(file.job.number) && file.job.number > 0 ? file.job.number : 1;
-    const taken = await Job.findOne({ where: { number: wanted }, transaction });
-    const number = taken
-      ? ((await Job.max<number, InstanceType<typeof Job>>('number', { transaction })) ?? 0) + 1
-      : wanted;
+    const number = await numberFor(db, file.job.number, transaction);
     for (const by of new Set(rows.map((row) => row.by)))
       await Person.findOrCreate({
         where: { id: by },

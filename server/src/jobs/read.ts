@@ -95,6 +95,9 @@ export function readEntry(raw: unknown, jobId: string, state: JobState | null): 
   };
 }
 
+/** What the lead allowed is done within so long, ms. */
+const ALLOWED_FOR = 15 * 60_000;
+
 /** Kinds that only the one who did it may deliver. */
 const own = ['signed', 'exception', 'countersigned', 'reopened'];
 
@@ -115,5 +118,19 @@ export async function refusalOutside(
   const given = await db.models.Approval.findByPk(approval, { transaction });
   const fits =
     given && given.jobId === entry.jobId && given.lead === lead && given.gate === gate && given.item === item;
-  return fits ? null : refused('the lead has not allowed this exception', 'let the lead type their PIN on this device');
+  const ask = 'let the lead type their PIN on this device';
+  if (!fits) return refused('the lead has not allowed this exception', ask);
+  if (given.usedBy !== null && given.usedBy !== entry.id)
+    return refused('what the lead allowed was used once already', ask);
+  const made = Date.parse(entry.at) + (entry.behind ?? 0) * 1000;
+  return Math.abs(made - given.given.getTime()) > ALLOWED_FOR
+    ? refused('what the lead allowed is too long ago', ask)
+    : null;
+}
+
+/** What the lead allowed is used up by the entry it was allowed for. */
+export async function useUp(db: Database, entry: RawEntry, transaction: Transaction): Promise<void> {
+  if (entry.kind !== 'exception') return;
+  const { approval } = entry.body as { approval: string };
+  await db.models.Approval.update({ usedBy: entry.id }, { where: { id: approval }, transaction });
 }

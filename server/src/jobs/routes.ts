@@ -1,11 +1,12 @@
 import express, { Router } from 'express';
 import { Op } from 'sequelize';
-import { IsArray, ArrayMaxSize, ArrayMinSize } from 'class-validator';
+import { ArrayMaxSize, ArrayMinSize, IsArray, IsISO8601, IsOptional } from 'class-validator';
 import { checked, figuresOf, InputError, jobFileSchema, SERVER_NUMBERS } from '@iron-cradle/core';
 import { inTransaction, type Database } from '../db/connect.ts';
 import { notFound, signInFirst } from '../http/problem.ts';
 import { readShop } from '../shop/shop.ts';
 import { append } from './append.ts';
+import { behindBy } from './clock.ts';
 import { entryOf, verifyChain } from './chain.ts';
 import type { States } from './states.ts';
 import type { Job } from '../db/models.ts';
@@ -18,6 +19,10 @@ import { unzipJob } from '../record/zip.ts';
 
 class EntriesBody {
   @IsArray() @ArrayMinSize(1) @ArrayMaxSize(500) entries!: unknown[];
+  /** The token of each entry’s maker, in their order. */
+  @IsOptional() @IsArray() @ArrayMaxSize(500) tokens?: unknown[];
+  /** What the device’s clock shows. */
+  @IsOptional() @IsISO8601() clock?: string;
 }
 
 /** Where a job file comes in, under the API. */
@@ -51,11 +56,13 @@ export function jobRoutes(db: Database, bell: Bell, states: States): Router {
   });
 
   routes.post('/:id/entries', async (request, response) => {
-    const { entries } = checked(EntriesBody, request.body);
+    const { entries, tokens = [], clock } = checked(EntriesBody, request.body);
     const result = await append(db, states, {
       jobId: request.params.id,
       entries,
       personId: request.session.personId!,
+      tokens: tokens.map((token) => (typeof token === 'string' ? token : null)),
+      ...(clock === undefined ? {} : { behind: behindBy(clock) }),
       figures: figuresOf(await readShop(db)),
     });
     bell.ring(request.params.id);

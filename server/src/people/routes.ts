@@ -1,16 +1,12 @@
 import { Router } from 'express';
-import { AllowBody, checked, SignInBody, unitSystems, type UnitSystem } from '@iron-cradle/core';
+import { AllowBody, checked, DeviceBody, SignInBody, unitSystems, type UnitSystem } from '@iron-cradle/core';
 import { IsIn } from 'class-validator';
 import { randomUUID } from 'node:crypto';
 import type { Database } from '../db/connect.ts';
 import { Problem, signInFirst } from '../http/problem.ts';
 import { checkPin } from './signIn.ts';
-
-declare module 'express-session' {
-  interface SessionData {
-    personId: string;
-  }
-}
+import { giveToken } from './tokens.ts';
+import './session.ts';
 
 class UnitsBody {
   @IsIn(unitSystems) units!: UnitSystem;
@@ -42,6 +38,16 @@ export function peopleRoutes(db: Database): Router {
     );
     request.session.personId = person.id;
     response.status(201).json({ person: await me(person.id) });
+  });
+
+  /** What entries of this person are made by on this device: kept there, given along when they are delivered, by whomever. */
+  routes.post('/session/token', async (request, response) => {
+    const { personId } = request.session;
+    if (!personId) throw signInFirst();
+    const { device, token: had } = checked(DeviceBody, request.body);
+    const { token, hash } = await giveToken(db, { personId, device, had });
+    request.session.token = hash;
+    response.json({ personId, token });
   });
 
   routes.put('/session/units', async (request, response) => {

@@ -23,11 +23,19 @@ export interface NotTaken extends Refusal {
   keptBack: boolean;
 }
 
+/** An entry on its way. */
+interface OutRow {
+  place?: number;
+  entry: Entry;
+  /** What the sign-in of its maker had left here when it was made. */
+  token?: string | null;
+}
+
 interface Cradle extends DBSchema {
   /** What the server confirmed, kept for a device without a network. */
   entries: { key: string; value: Entry; indexes: { job: string } };
   /** What is on its way to the server, in order. */
-  outbox: { key: number; value: { place?: number; entry: Entry }; indexes: { job: string } };
+  outbox: { key: number; value: OutRow; indexes: { job: string } };
   /** What the server did not take. */
   notTaken: { key: string; value: NotTaken };
   /** How many entries this device made in a job. */

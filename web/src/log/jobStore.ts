@@ -10,27 +10,15 @@ import {
   type JobState,
 } from '@iron-cradle/core';
 import { ApiProblem, get } from '../net/api.ts';
-import type { NotTaken } from './db.ts';
 import { deviceId, newId } from './device.ts';
+import { inOrder } from './inOrder.ts';
 import { lineState, setLine, storageFailed } from './line.ts';
-import { keepConfirmed, putBackOn, putOut, readShelf } from './shelf.ts';
+import type { JobView } from './jobView.ts';
+import { keepConfirmed, onlyHere, putBackOn, putOut, readShelf } from './shelf.ts';
 import { deliver, heldInMemory, holdInMemory, onDelivered } from './sender.ts';
 import { onTabs } from './tabs.ts';
 import { ensureBlock } from './tags.ts';
-
-/** A job as this device has it. */
-export interface JobView {
-  /** `reload`: the log has something this build does not know. */
-  status: 'loading' | 'ready' | 'missing' | 'reload';
-  /** Its number in this shop; null until the server said it. */
-  number: number | null;
-  /** Its state; null while it is read. */
-  state: JobState | null;
-  /** Every entry this device holds, in order: the confirmed ones, then what is on its way. */
-  log: readonly Entry[];
-  /** The shop’s history was put back: when its newest entry came in, ISO time, until somebody saw it. */
-  putBack: string | null;
-}
+import { tokenOf } from './tokens.ts';
 
 /** What is entered, by whom, and who said it first where it is entered anew. */
 interface Making<K extends EntryKind> {
@@ -98,8 +86,12 @@ export class JobStore {
 
   /** Reads what the device holds of this job: at the start, and when another tab has changed it. */
   private async reread(): Promise<void> {
+    const had = new Set(this.pending.map((e) => e.id));
     const { held, outgoing } = await readShelf(this.jobId);
-    this.pending = [...outgoing, ...heldInMemory(this.jobId)];
+    const kept = [...outgoing, ...heldInMemory(this.jobId)];
+    // What was entered while it was read is on its way too.
+    const meanwhile = this.pending.filter((e) => !had.has(e.id) && !kept.some(({ id }) => id === e.id));
+    this.pending = [...kept, ...meanwhile];
     this.confirm(held);
   }
 
@@ -182,16 +174,7 @@ export class JobStore {
     const there = new Set(entries.map((e) => e.id));
     const newest = entries.at(-1);
     const at = (newest as { received?: string } | undefined)?.received ?? newest?.at ?? '';
-    const only = [...this.confirmed, ...this.ahead]
-      .filter((e) => !there.has(e.id))
-      .map((entry): NotTaken => ({
-        id: entry.id,
-        entry,
-        keptBack: true,
-        text: 'the shop’s history was put back to a time before it, and only this device has it',
-        todo: 'look whether it is so, then enter it again or let it go',
-        owed: [],
-      }));
+    const only = onlyHere([...this.confirmed, ...this.ahead], there);
     await putBackOn(entries, only);
     setLine({ notTaken: [...lineState().notTaken.filter((one) => !only.some(({ id }) => id === one.id)), ...only] });
     this.confirmed = [];
@@ -209,15 +192,10 @@ export class JobStore {
 
   /** Adds what follows on; what does not yet is kept aside. */
   private take(entries: readonly Entry[]): void {
-    const waiting = new Map([...this.ahead, ...entries].map((e) => [e.seq ?? 0, e]));
-    const fresh: Entry[] = [];
-    for (let next = this.lastSeq() + 1, entry = waiting.get(next); entry; entry = waiting.get(++next))
-      fresh.push(entry);
-    this.confirmed = [...this.confirmed, ...fresh];
-    this.base = this.folded(this.base, this.confirmed, fresh);
-    this.ahead = [...waiting.values()]
-      .filter((e) => (e.seq ?? 0) > this.lastSeq())
-      .sort((a, b) => (a.seq ?? 0) - (b.seq ?? 0));
+    const { follows, waits } = inOrder(this.lastSeq(), [...this.ahead, ...entries]);
+    this.confirmed = [...this.confirmed, ...follows];
+    this.base = this.folded(this.base, this.confirmed, follows);
+    this.ahead = waits;
   }
 
   private confirm(entries: Entry[]): void {
@@ -284,14 +262,15 @@ export class JobStore {
         on: this.confirmed.at(-1)?.id ?? null,
         ...(said ? { said } : {}),
       }) as unknown as Entry;
+    const token = await tokenOf(by);
     let entry: Entry;
     try {
-      entry = await putOut(this.jobId, this.madeHere(), made);
+      entry = await putOut(this.jobId, { least: this.madeHere(), token }, made);
     } catch (error) {
       // Kept on the screen and on its way all the same: no room on the device loses nothing that was said.
       storageFailed(error);
       entry = made(this.madeHere() + 1);
-      holdInMemory(entry);
+      holdInMemory(entry, token);
     }
     if (!this.pending.some((e) => e.id === id)) this.pending = [...this.pending, entry];
     this.show();

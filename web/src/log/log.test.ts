@@ -73,6 +73,7 @@ describe('one way in', () => {
       1, 2,
     ]);
     const note = lineState().notTaken.find((one) => one.entry.jobId === job.jobId && one.entry.kind === 'note')!;
+    server.signedIn = 'bo';
     await job.enterAgain('bo', note.entry);
     await letGo(note.id);
     await until(() => job.snapshot().state?.lastSeq === 3);
@@ -182,6 +183,7 @@ describe('one way in', () => {
     const [kept] = lineState().notTaken;
     expect(kept).toMatchObject({ keptBack: true, text: 'on: expected an entry held here' });
     expect(await inOutbox()).toEqual([]);
+    server.signedIn = 'bo';
     await job.enterAgain('bo', kept!.entry);
     expect(job.snapshot().log.at(-1)).toMatchObject({ by: 'bo', said: { by: 'ines', at: kept!.entry.at } });
   });

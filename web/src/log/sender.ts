@@ -5,10 +5,11 @@ import { tabId } from './device.ts';
 import { lineState, setLine, storageFailed } from './line.ts';
 import { tellTabs } from './tabs.ts';
 import { ensureBlock } from './tags.ts';
+import { askToken, tokenOf } from './tokens.ts';
 
 /** What the server says to each entry. */
 interface Appended {
-  accepted: Pick<Entry, 'id' | 'seq' | 'received' | 'decided' | 'hash'>[];
+  accepted: Pick<Entry, 'id' | 'seq' | 'received' | 'behind' | 'decided' | 'hash'>[];
   refused: ({ id: string } & Refusal)[];
   keptBack: { id: string; errors: { field: string; found: string; expected: string }[] }[];
 }
@@ -17,23 +18,26 @@ interface Row {
   /** Below zero: it is held in memory only. */
   place: number;
   entry: Entry;
+  /** What the sign-in of its maker had left here when it was made; none: it had not come yet. */
+  token?: string | null;
 }
 
 /** What this device could not keep: it goes out from here, after what was kept before. */
-const inMemory: Entry[] = [];
+const inMemory: Omit<Row, 'place'>[] = [];
 /** Delivers an entry that the device has no room to keep. */
-export function holdInMemory(entry: Entry): void {
-  inMemory.push(entry);
+export function holdInMemory(entry: Entry, token: string | null): void {
+  inMemory.push({ entry, token });
   deliver();
 }
 /** Entries that are only in memory, of one job. */
-export const heldInMemory = (jobId: string): readonly Entry[] => inMemory.filter((e) => e.jobId === jobId);
+export const heldInMemory = (jobId: string): readonly Entry[] =>
+  inMemory.map(({ entry }) => entry).filter((e) => e.jobId === jobId);
 
 /** What waits, in order: what is kept, then what is not. */
 async function waitingRows(most: number): Promise<Row[]> {
   const db = await storeOrNone();
   const kept = ((await db?.getAll('outbox', undefined, most).catch(() => [])) ?? []) as Row[];
-  return [...kept, ...inMemory.map((entry, i) => ({ place: -1 - i, entry }))].slice(0, most);
+  return [...kept, ...inMemory.map((row, i) => ({ place: -1 - i, ...row }))].slice(0, most);
 }
 
 type Delivered = (jobId: string, accepted: Entry[], refused: string[]) => void;
@@ -107,6 +111,8 @@ async function run(): Promise<void> {
       const result = await call<Appended>('POST', `/jobs/${encodeURIComponent(jobId)}/entries`, {
         body: {
           entries: batch.map((row) => row.entry),
+          tokens: await tokensOf(batch),
+          clock: new Date().toISOString(),
         },
       });
       await settle(batch, result);
@@ -137,6 +143,18 @@ async function run(): Promise<void> {
   }
 }
 
+/** Each maker’s token; one whose token had not come when it was made uses what is there now, or is asked for now. */
+async function tokensOf(batch: readonly Row[]): Promise<(string | null)[]> {
+  const without = batch.filter((row) => !row.token).map((row) => row.entry.by);
+  const known = new Map<string, string | null>();
+  for (const by of new Set(without)) known.set(by, await tokenOf(by));
+  if ([...known.values()].includes(null)) {
+    await askToken();
+    for (const by of known.keys()) known.set(by, await tokenOf(by));
+  }
+  return batch.map((row) => row.token ?? known.get(row.entry.by) ?? null);
+}
+
 /** What the server took moves to the confirmed entries; what it did not is kept to be shown. All in one transaction. */
 async function settle(batch: readonly Row[], result: Appended): Promise<void> {
   const told = batch.flatMap(({ place, entry }) => {
@@ -158,7 +176,7 @@ async function settle(batch: readonly Row[], result: Appended): Promise<void> {
     if (told.some(({ place }) => place >= 0)) throw new Away();
   }
   for (const { entry } of told) {
-    const at = inMemory.findIndex((e) => e.id === entry.id);
+    const at = inMemory.findIndex((row) => row.entry.id === entry.id);
     if (at >= 0) inMemory.splice(at, 1);
   }
   // All of it is at the server: nothing hangs on this page any more. Said again at the next thing that finds no room.

@@ -28,6 +28,19 @@ export async function keepConfirmed(entries: readonly Entry[]): Promise<void> {
   }
 }
 
+/** What only this device holds, to be looked at by somebody. */
+export const onlyHere = (held: readonly Entry[], there: ReadonlySet<string>): NotTaken[] =>
+  held
+    .filter((entry) => !there.has(entry.id))
+    .map((entry) => ({
+      id: entry.id,
+      entry,
+      keptBack: true,
+      text: 'the shop’s history was put back to a time before it, and only this device has it',
+      todo: 'look whether it is so, then enter it again or let it go',
+      owed: [],
+    }));
+
 /** Keeps a history that was put back; `only`, which only this device holds, goes to what was not taken. */
 export async function putBackOn(entries: readonly Entry[], only: readonly NotTaken[]): Promise<void> {
   try {
@@ -44,19 +57,23 @@ export async function putBackOn(entries: readonly Entry[], only: readonly NotTak
 }
 
 /**
- * Puts an entry into the outbox, counted on from what this device made before, `least` at least.
+ * Puts an entry into the outbox, counted on from what this device made before, `least` at least; with the token of its maker.
  *
  * @throws where the device can't keep it
- * @example (await putOut('j1', 4, (n) => ({ ...entry, n }))).n // 5
+ * @example (await putOut('j1', { least: 4, token }, (n) => ({ ...entry, n }))).n // 5
  */
-export async function putOut(jobId: string, least: number, made: (n: number) => Entry): Promise<Entry> {
+export async function putOut(
+  jobId: string,
+  { least, token }: { least: number; token: string | null },
+  made: (n: number) => Entry,
+): Promise<Entry> {
   const db = await store();
   const tx = db.transaction(['outbox', 'counts'], 'readwrite');
   const counts = tx.objectStore('counts');
   const n = Math.max((await counts.get(jobId)) ?? 0, least) + 1;
   const entry = made(n);
   await counts.put(n, jobId);
-  await tx.objectStore('outbox').add({ entry });
+  await tx.objectStore('outbox').add({ entry, token });
   await tx.done;
   setLine({ waiting: await db.count('outbox') });
   tellTabs(jobId);

@@ -50,6 +50,9 @@ Object.assign(globalThis, {
   window: { addEventListener: () => undefined },
 });
 
+/** What a sign-in of a person leaves here. */
+export const tokenFor = (person: string): string => `a-token-of-${person}-on-this-device`;
+
 export class Server {
   log: Entry[] = [];
   blocks = new Map<string, number>();
@@ -60,6 +63,9 @@ export class Server {
   poisoned: 400 | 500 = 400;
   mode: 'up' | 'away' | 'signedOut' | 'broken' | 'faulty' | 'badRequest' = 'up';
   requests: { method: string; path: string; ids: string[] }[] = [];
+  /** Who is signed in, and what sign-ins left on this device. */
+  signedIn = 'ines';
+  ended = new Set<string>();
   /** Until this is over, what was read is on its way: answered as it stood when it was asked. */
   readsWait: Promise<void> | null = null;
 
@@ -78,10 +84,14 @@ export class Server {
 
   private answer(url: string, init: RequestInit): Promise<Response> {
     const path = url.replace('/api', '');
-    const body = init.body ? (JSON.parse(init.body as string) as { entries?: Entry[] }) : {};
+    const body = init.body
+      ? (JSON.parse(init.body as string) as { entries?: Entry[]; tokens?: (string | null)[] })
+      : {};
     this.requests.push({ method: init.method ?? 'GET', path, ids: (body.entries ?? []).map((e) => e.id) });
     if (this.mode === 'away') return Promise.reject(new TypeError('network'));
     if (this.mode === 'signedOut') return this.reply(401, { title: 'Sign in first' });
+    if (path === '/session/token' && this.mode !== 'faulty')
+      return this.reply(200, { personId: this.signedIn, token: tokenFor(this.signedIn) });
     if (this.mode === 'broken') return this.reply(503, { title: 'Not now' });
     if (this.mode === 'faulty') return this.reply(500, { title: 'A fault of the server' });
     if (this.mode === 'badRequest' && init.method === 'POST')
@@ -112,7 +122,12 @@ export class Server {
     const accepted: { id: string; seq: number; hash: string }[] = [];
     const refused: unknown[] = [];
     const keptBack: unknown[] = [];
-    for (const entry of body.entries ?? []) {
+    for (const [i, entry] of (body.entries ?? []).entries()) {
+      const token = body.tokens?.[i] ?? '';
+      if (token !== tokenFor(entry.by) || this.ended.has(token)) {
+        keptBack.push({ id: entry.id, errors: [{ field: 'by', found: entry.by, expected: 'a sign-in of theirs' }] });
+        continue;
+      }
       const had = this.log.find((e) => e.id === entry.id);
       const now = this.log.filter((e) => e.jobId === jobId);
       const lost = entry.on !== null && !now.some((e) => e.id === entry.on);

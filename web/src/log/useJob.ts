@@ -10,7 +10,8 @@ import {
 } from '@iron-cradle/core';
 import { createContext, useCallback, useContext, useEffect, useMemo, useState, useSyncExternalStore } from 'react';
 import { useMe, type PersonName } from '../net/queries.ts';
-import { jobStore, type JobView } from './jobStore.ts';
+import { jobStore } from './jobStore.ts';
+import type { JobView } from './jobView.ts';
 import { drawNumber } from './tags.ts';
 
 /** A job as this device has it, kept current. */

@@ -1,3 +1,4 @@
+import { askToken } from '../log/tokens.ts';
 import { forgetRunning } from '../log/useKept.ts';
 import { useEffect } from 'react';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
@@ -94,7 +95,12 @@ export const useMe = () => useQuery({ queryKey: ['me'], queryFn: () => get<{ per
 export function useSignIn() {
   const client = useQueryClient();
   return useMutation({
-    mutationFn: (body: { personId: string; pin: string }) => call<{ person: Me }>('POST', '/session', { body }),
+    mutationFn: async (body: { personId: string; pin: string }) => {
+      const me = await call<{ person: Me }>('POST', '/session', { body });
+      // Not there yet, it is asked for once more when something is delivered.
+      await askToken(me.person.id).catch(() => undefined);
+      return me;
+    },
     onSuccess: (me) => client.setQueryData(['me'], me),
   });
 }

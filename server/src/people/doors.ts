@@ -1,0 +1,85 @@
+import { Router } from 'express';
+import { checked, InputError, NewPinBody, PersonChangeBody } from '@iron-cradle/core';
+import type { Database } from '../db/connect.ts';
+import type { Person } from '../db/models.ts';
+import { notFound, Problem, signInFirst } from '../http/problem.ts';
+import { mustBeLead } from './lead.ts';
+import { checkPin, hashPin } from './signIn.ts';
+import { endTokens } from './tokens.ts';
+
+/** What the lead does about people and their devices; one's own PIN anybody changes. */
+export function doorRoutes(db: Database): Router {
+  const routes = Router();
+  const worker = async (id: string): Promise<Person> => {
+    const person = await db.models.Person.findByPk(id);
+    if (!person?.pinHash) throw notFound('person');
+    return person;
+  };
+  /** A shop is never left without somebody who can open its doors. */
+  const notTheLast = async (person: Person): Promise<void> => {
+    const leads = (await db.models.Person.findAll({ where: { role: 'lead' } })).filter(
+      ({ pinHash }) => pinHash !== null,
+    );
+    if (leads.length === 1 && leads[0]!.id === person.id)
+      throw new Problem(409, 'The only lead', { detail: 'Make somebody else lead first: a shop needs one.' });
+  };
+
+  routes.patch('/people/:id', async (request, response) => {
+    await mustBeLead(db, request);
+    const { name, role } = checked(PersonChangeBody, request.body);
+    const person = await worker(request.params.id);
+    if (name !== undefined && name !== person.name && (await db.models.Person.findOne({ where: { name } })))
+      throw new InputError('name', name, 'a name nobody here has yet');
+    if (role === 'technician') await notTheLast(person);
+    await person.update({ ...(name === undefined ? {} : { name }), ...(role === undefined ? {} : { role }) });
+    response.json({ id: person.id, name: person.name, role: person.role });
+  });
+
+  routes.put('/people/:id/pin', async (request, response) => {
+    const { personId } = request.session;
+    if (!personId) throw signInFirst();
+    const { pin, old } = checked(NewPinBody, request.body);
+    const person = await worker(request.params.id);
+    if (person.id === personId) await checkPin(db, { personId, pin: old ?? '' });
+    else await mustBeLead(db, request);
+    await person.update({ pinHash: await hashPin(pin), failed: 0, lockedUntil: null });
+    // Whoever knew the old one is out; one's own device goes on.
+    if (person.id !== personId) await endTokens(db, person.id);
+    response.status(204).end();
+  });
+
+  /** Taken from the people who work here; what they did stands under their name. */
+  routes.delete('/people/:id', async (request, response) => {
+    await mustBeLead(db, request);
+    const person = await worker(request.params.id);
+    await notTheLast(person);
+    await person.update({ pinHash: null });
+    await endTokens(db, person.id);
+    response.status(204).end();
+  });
+
+  routes.get('/people/:id/devices', async (request, response) => {
+    await lookingAt(request.params.id, request.session.personId, () => mustBeLead(db, request));
+    const rows = await db.models.DeviceToken.findAll({
+      where: { personId: request.params.id, ended: null },
+      order: [['used', 'DESC']],
+    });
+    const newest = new Map<string, Date>();
+    for (const { device, used } of rows) if (!newest.has(device)) newest.set(device, used);
+    response.json([...newest].map(([device, used]) => ({ device, used })));
+  });
+
+  routes.delete('/people/:id/devices/:device', async (request, response) => {
+    const { id, device } = request.params;
+    await lookingAt(id, request.session.personId, () => mustBeLead(db, request));
+    await endTokens(db, id, device);
+    response.status(204).end();
+  });
+  return routes;
+}
+
+/** One's own devices, or anybody's for the lead. */
+async function lookingAt(id: string, me: string | undefined, lead: () => Promise<void>): Promise<void> {
+  if (!me) throw signInFirst();
+  if (id !== me) await lead();
+}

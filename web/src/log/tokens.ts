@@ -1,0 +1,26 @@
+import { call } from '../net/api.ts';
+import { readMeta, writeMeta } from './db.ts';
+import { deviceId } from './device.ts';
+
+/** For a device that keeps nothing. */
+const inMemory = new Map<string, string>();
+const place = (personId: string): string => `token ${personId}`;
+
+/** What a sign-in of this person left on this device; null: none did. */
+export const tokenOf = async (personId: string): Promise<string | null> =>
+  inMemory.get(personId) ?? (await readMeta<string>(place(personId)).catch(() => undefined)) ?? null;
+
+/**
+ * Asks for the token of whoever is signed in: what they enter is theirs by it, whoever delivers it later.
+ *
+ * @param known who that is, where it is known: what the device has of them is used again
+ * @throws Away, ApiProblem
+ */
+export async function askToken(known?: string): Promise<void> {
+  const token = known === undefined ? null : await tokenOf(known);
+  const given = await call<{ personId: string; token: string }>('POST', '/session/token', {
+    body: { device: deviceId(), ...(token === null ? {} : { token }) },
+  });
+  inMemory.set(given.personId, given.token);
+  await writeMeta(place(given.personId), given.token).catch(() => undefined);
+}

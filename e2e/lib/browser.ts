@@ -154,7 +154,7 @@ export class Person {
     await this.go('/sign-in');
     await this.tapText(name);
     for (const digit of pin) await this.tap(`::-p-xpath(//button[normalize-space(.)="${digit}"])`);
-    await this.tapText('Sign in');
+    await this.tap('::-p-xpath(//button[normalize-space(.)="Sign in"])');
     await this.page.waitForFunction(() => !location.pathname.startsWith('/sign-in'));
   }
 

@@ -175,3 +175,23 @@ describe('codes on paper', () => {
       expect(readCode(text)).toBeNull();
   });
 });
+
+test('a clock that was off prints first, once a device, at its worst; one that was right says nothing', () => {
+  const file = fileOf(['note', { text: 'a' }], ['note', { text: 'b' }], ['note', { text: 'c' }]);
+  const off = [undefined, 150, -864_000, 7_200];
+  const entries = file.entries.map((entry, i) => ({
+    ...entry,
+    device: i === 3 ? 'two-tablet' : 'one-tablet',
+    ...(off[i] === undefined ? {} : { behind: off[i] }),
+  })) as JobFile['entries'];
+  expect(sectionsFirst(recordOf({ ...file, entries })!, 'metric')).toEqual([
+    {
+      title: 'Times are as each device showed them',
+      lines: [
+        'Device one-: its clock was 10 days ahead of the shop’s.',
+        'Device two-: its clock was 2 hours behind the shop’s.',
+      ],
+    },
+  ]);
+  expect(sectionsFirst(recordOf(file)!, 'metric')).toEqual([]);
+});

@@ -4,6 +4,7 @@ import { entryInWords, nameOf, recordLines } from '../job/index.ts';
 import type { RecordLine } from '../kernel/index.ts';
 import { inWords, type UnitSystem } from '../quantity/index.ts';
 import { outcomeWord } from '../verdict/index.ts';
+import { clocksOff } from './clocks.ts';
 import type { JobRecord } from './recordOf.ts';
 import type { RecordSection } from './table.ts';
 import { fuelTable, jointsTable, partsTable, torquesTable } from './tables.ts';
@@ -34,6 +35,7 @@ export function sectionsFirst({ state, file, name }: JobRecord, units: UnitSyste
     { title: 'Came after the signature, made without knowing it', lines: late },
     { title: 'Left off, with a reason', lines: left },
     { title: 'Cut, and what went in for it', lines: cuts },
+    { title: 'Times are as each device showed them', lines: clocksOff(file) },
   ].filter(({ lines }) => lines.length > 0);
 }
 

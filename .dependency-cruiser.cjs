@@ -69,7 +69,7 @@ module.exports = {
         path: '^core/src/([^/]+)/',
         pathNot: [
           '(\\.test|/testing)\\.ts$',
-          '^core/src/(job|call|summary|steps|instrument|rehearsal|comeback|record)/',
+          '^core/src/(job|call|summary|steps|instrument|rehearsal|comeback|record|soap)/',
         ],
       },
       to: { path: '^core/src/job/' },

@@ -6,6 +6,7 @@ import { makeApp } from './app.ts';
 import { readConfig } from './config.ts';
 import { openDatabase } from './db/connect.ts';
 import { fillWithDemo } from './demo/fill.ts';
+import { sayIfRestored } from './keeping/restored.ts';
 import { inLink, lanAddresses, lanHosts } from './lan/addresses.ts';
 import { lanKeys } from './lan/authority.ts';
 import { pairingRoutes } from './lan/pairing.ts';
@@ -13,6 +14,7 @@ import { pairingRoutes } from './lan/pairing.ts';
 const config = readConfig();
 const logger = pino({ level: process.env.LOG_LEVEL ?? 'warn' });
 const db = await openDatabase(config.databaseUrl, (text) => console.log(text));
+await sayIfRestored(db, (text) => console.log(text));
 const isDemo = config.demo ? await fillWithDemo(db) : false;
 const keys = config.lan ? await lanKeys(config.lan, lanHosts()) : null;
 const portOf = (of: Server | null): number => {

@@ -3,7 +3,7 @@ import type { Shop } from '../../e2e/lib/server.ts';
 
 /** A client as a tablet is one: its cookie, its ids. */
 export class Tablet {
-  private cookie = '';
+  cookieNow = '';
   private n = 0;
 
   constructor(
@@ -16,11 +16,11 @@ export class Tablet {
   async call(method: string, path: string, body?: unknown): Promise<{ status: number; type: string; json: any }> {
     const response = await fetch(`${this.shop.base}/api${path}`, {
       method,
-      headers: { cookie: this.cookie, ...(body === undefined ? {} : { 'Content-Type': 'application/json' }) },
+      headers: { cookie: this.cookieNow, ...(body === undefined ? {} : { 'Content-Type': 'application/json' }) },
       ...(body === undefined ? {} : { body: typeof body === 'string' ? body : JSON.stringify(body) }),
     });
     const set = response.headers.get('set-cookie');
-    if (set) this.cookie = set.split(';')[0]!;
+    if (set) this.cookieNow = set.split(';')[0]!;
     const text = await response.text();
     return {
       status: response.status,
@@ -31,7 +31,7 @@ export class Tablet {
 
   /** All that comes of a stream until it ends. */
   async stream(path: string): Promise<{ status: number; text: string }> {
-    const response = await fetch(`${this.shop.base}/api${path}`, { headers: { cookie: this.cookie } });
+    const response = await fetch(`${this.shop.base}/api${path}`, { headers: { cookie: this.cookieNow } });
     return { status: response.status, text: await response.text() };
   }
 

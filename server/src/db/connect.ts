@@ -41,7 +41,8 @@ const ready = async (sequelize: Sequelize): Promise<Database> => {
   return { sequelize, models: defineModels(sequelize) };
 };
 
-async function connected(url: string): Promise<Sequelize> {
+/** A connection to a database, once it answers; its tables as they are. */
+export async function connected(url: string): Promise<Sequelize> {
   const sequelize = new Sequelize(url, {
     dialect: 'mariadb',
     logging: false,

@@ -1,9 +1,25 @@
-import { QueryTypes, type Sequelize } from 'sequelize';
+import { QueryTypes, type QueryInterface, type Sequelize, type Transaction } from 'sequelize';
 import { SequelizeStorage, Umzug } from 'umzug';
 import * as first from './migrations/001-first.ts';
 import * as devices from './migrations/002-devices.ts';
 
-const migrations = { '1-first': first, '2-devices': devices };
+/** Names of what this version brings, in order. */
+const migrations: Record<string, { up: (q: QueryInterface) => Promise<void> }> = {
+  '1-first': first,
+  '2-devices': devices,
+};
+
+/** Every migration this version knows, in order. */
+export const migrationNames = Object.keys(migrations);
+
+const umzugOf = (sequelize: Sequelize, names: readonly string[]) =>
+  new Umzug({
+    migrations: Object.entries(migrations)
+      .filter(([name]) => names.includes(name))
+      .map(([name, m]) => ({ name, up: () => m.up(sequelize.getQueryInterface()) })),
+    storage: new SequelizeStorage({ sequelize, modelName: 'migrations' }),
+    logger: undefined,
+  });
 
 /**
  * Brings the tables up to date, one process at a time: several servers may start before one database.
@@ -13,20 +29,26 @@ export async function migrate(sequelize: Sequelize): Promise<void> {
   await sequelize.transaction(async (transaction) => {
     await sequelize.query("SELECT GET_LOCK('iron-cradle-migrate', 60)", { type: QueryTypes.SELECT, transaction });
     try {
-      const umzug = new Umzug({
-        migrations: Object.entries(migrations).map(([name, m]) => ({
-          name,
-          up: () => m.up(sequelize.getQueryInterface()),
-        })),
-        storage: new SequelizeStorage({ sequelize, modelName: 'migrations' }),
-        logger: undefined,
-      });
-      await umzug.up();
+      await umzugOf(sequelize, migrationNames).up();
     } finally {
       await sequelize.query("SELECT RELEASE_LOCK('iron-cradle-migrate')", { type: QueryTypes.SELECT, transaction });
     }
   });
 }
+
+/** Brings the tables of an empty database as far as a copy of an older version was. @param names migrations it had been through */
+export async function migrateTo(sequelize: Sequelize, names: readonly string[]): Promise<void> {
+  await umzugOf(sequelize, names).up();
+}
+
+/** Migrations a database has been through. @example await ranMigrations(sequelize, transaction) // ['1-first'] */
+export const ranMigrations = async (sequelize: Sequelize, transaction: Transaction): Promise<string[]> =>
+  (
+    await sequelize.query<{ name: string }>('SELECT name FROM migrations ORDER BY name', {
+      type: QueryTypes.SELECT,
+      transaction,
+    })
+  ).map(({ name }) => name);
 
 /** Do the tables of a former, other shape stand here? They are never touched. */
 export async function isFormer(sequelize: Sequelize): Promise<boolean> {

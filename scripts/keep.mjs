@@ -1,0 +1,43 @@
+// npm run backup [-- folder], npm run restore -- folder, npm run verify [-- file]; --empty: of the shop that npm start -- --empty keeps.
+import { spawnSync } from 'node:child_process';
+import { endOn, say } from './lib/say.mjs';
+import { inCradle, root } from './lib/paths.mjs';
+
+const [what, ...rest] = process.argv.slice(2);
+const empty = rest.includes('--empty');
+const [given] = rest.filter((word) => word !== '--empty');
+const stamp = new Date().toISOString().slice(0, 19).replaceAll(':', '-');
+const where = given ?? (what === 'backup' ? inCradle('backups', stamp) : '');
+
+try {
+  if (what === 'restore' && !given) {
+    say('Which copy? npm run restore -- folder');
+    process.exit(2);
+  }
+  const { ensureModules } = await import('./lib/modules.mjs');
+  ensureModules();
+  const { startMariaDb } = await import('./lib/mariadb.mjs');
+  const file = what === 'verify' && given;
+  const own = file || process.env.DATABASE_URL ? null : await startMariaDb(inCradle('db', empty ? 'shop' : 'demo'));
+  const found = own?.found ?? false;
+  let code = 0;
+  if (what === 'restore' && found) {
+    say('The shop’s server is running. Stop it first, then put the copy back.');
+    code = 2;
+  } else
+    code =
+      spawnSync(process.execPath, ['--import', 'tsx', 'server/src/keeping/main.ts', what, ...(where ? [where] : [])], {
+        cwd: root,
+        stdio: 'inherit',
+        env: {
+          ...process.env,
+          DATABASE_URL: process.env.DATABASE_URL || own?.url() || '',
+          CRADLE_LAN: process.env.CRADLE_LAN || inCradle('lan'),
+        },
+      }).status ?? 1;
+  // One that was running is somebody’s; only our own is stopped.
+  if (!found) await own?.stop();
+  process.exit(code);
+} catch (error) {
+  endOn(error);
+}

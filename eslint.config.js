@@ -24,7 +24,7 @@ const documented = [
 ];
 
 export default tseslint.config(
-  { ignores: ['node_modules', '.cradle', 'web/dist', '**/*.cjs'] },
+  { ignores: ['node_modules', '.cradle', 'web/dist', 'server/dist', '**/*.cjs'] },
   ...tseslint.configs.recommended,
   {
     rules: {

@@ -3,6 +3,7 @@ import { figuresOf, type Entry } from '@iron-cradle/core';
 import { openDatabase } from '../server/src/db/connect.ts';
 import { append } from '../server/src/jobs/append.ts';
 import { States } from '../server/src/jobs/states.ts';
+import { Summaries } from '../server/src/jobs/summaries.ts';
 import { longLog } from './log.ts';
 import { row } from './lib.ts';
 
@@ -16,17 +17,18 @@ export async function benchAppend(): Promise<void> {
     await db.models.Person.create({ id: 'ines', name: 'Ines', role: 'technician', pin: 'none' } as never);
     const figures = figuresOf({ alone: 25, two: 40, lying: 15, helper: 5 });
     const states = new States(db);
+    const shelves = { db, states, summaries: new Summaries(db, states) };
     const timeOf = async (length: number): Promise<number> => {
       const jobId = `long-${length}`;
       const log = longLog(length, jobId).map(({ seq: _seq, ...entry }) => entry);
       for (let i = 0; i < log.length; i += 100)
-        await append(db, states, { jobId, entries: log.slice(i, i + 100), personId: 'ines', tokens: 'own', figures });
+        await append(shelves, { jobId, entries: log.slice(i, i + 100), personId: 'ines', tokens: 'own', figures });
       const times: number[] = [];
       for (let i = 0; i < RUNS; i++) {
         const n = length + i + 1;
         const entry = { ...log[0], id: `${jobId}-${n}`, kind: 'note', version: 1, body: { text: 'more' }, n } as Entry;
         const from = performance.now();
-        const { accepted } = await append(db, states, {
+        const { accepted } = await append(shelves, {
           jobId,
           entries: [{ ...entry, on: log.at(-1)!.id }],
           personId: 'ines',

@@ -16,6 +16,8 @@ try {
   }
   const { ensureModules } = await import('./lib/modules.mjs');
   ensureModules();
+  const { ensureServer, keeper } = await import('./lib/server.mjs');
+  await ensureServer();
   const { startMariaDb } = await import('./lib/mariadb.mjs');
   const file = what === 'verify' && given;
   const own = file || process.env.DATABASE_URL ? null : await startMariaDb(inCradle('db', empty ? 'shop' : 'demo'));
@@ -26,7 +28,7 @@ try {
     code = 2;
   } else
     code =
-      spawnSync(process.execPath, ['--import', 'tsx', 'server/src/keeping/main.ts', what, ...(where ? [where] : [])], {
+      spawnSync(process.execPath, [keeper, what, ...(where ? [where] : [])], {
         cwd: root,
         stdio: 'inherit',
         env: {

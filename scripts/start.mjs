@@ -24,13 +24,15 @@ try {
     : await startMariaDb(process.env.CRADLE_DB ?? inCradle('db', folder), { restart: true });
   const { ensureWeb } = await import('./lib/web.mjs');
   ensureWeb();
+  const { ensureServer, server: main } = await import('./lib/server.mjs');
+  await ensureServer();
 
   let server = null;
   let stopping = false;
   let quick = 0;
   const launch = () => {
     const started = Date.now();
-    server = spawn(process.execPath, ['--import', 'tsx', 'server/src/main.ts'], {
+    server = spawn(process.execPath, ['--enable-source-maps', main], {
       cwd: root,
       stdio: ['ignore', 'inherit', 'inherit', 'ipc'],
       env: {

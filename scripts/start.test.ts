@@ -86,7 +86,7 @@ test('an empty shop: address printed, nobody in it, the web application served',
   process.kill(dbPid(), 'SIGKILL');
   await wait(300);
   expect((await answers(port)).status).toBe(200);
-  const server = spawnSync('pgrep', ['-P', String(running!.pid), '-f', 'server/src/main'], {
+  const server = spawnSync('pgrep', ['-P', String(running!.pid), '-f', 'server/dist/main'], {
     encoding: 'utf8',
   }).stdout.trim();
   process.kill(Number(server), 'SIGKILL');
@@ -94,7 +94,7 @@ test('an empty shop: address printed, nobody in it, the web application served',
   expect((await answers(port)).status).toBe(200);
 
   // A second one on the same port says so instead of failing with a stack.
-  const second = spawnSync(process.execPath, ['--import', 'tsx', 'server/src/main.ts'], {
+  const second = spawnSync(process.execPath, ['server/dist/main.mjs'], {
     cwd: root,
     encoding: 'utf8',
     env: { ...env(port), DATABASE_URL: urlOf(), CRADLE_DEMO: 'no' },

@@ -72,6 +72,8 @@ try {
   const certutil = ensureProgram('certutil', ['certutil'], ['libnss3-tools']);
   const { ensureWeb } = await import('./lib/web.mjs');
   ensureWeb();
+  const { ensureServer } = await import('./lib/server.mjs');
+  await ensureServer();
 
   let passed = 0;
   let failed = 0;

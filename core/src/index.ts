@@ -225,7 +225,17 @@ export {
   type StringSlack,
   type UpItem,
 } from './stops/index.ts';
-export { AllowBody, bayKinds, DeviceBody, NewPinBody, PersonBody, PersonChangeBody, Shop, SignInBody, startingShop } from './shop/index.ts';
+export {
+  AllowBody,
+  bayKinds,
+  DeviceBody,
+  NewPinBody,
+  PersonBody,
+  PersonChangeBody,
+  Shop,
+  SignInBody,
+  startingShop,
+} from './shop/index.ts';
 export { summaryOf, type JobSummary } from './summary/index.ts';
 export { gravestFirst, gravestOf, outcomeWord, type Outcome, type Verdict } from './verdict/index.ts';
 export { followUps, type FollowUp } from './signing/index.ts';

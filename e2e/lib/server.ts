@@ -50,7 +50,7 @@ export async function openShop({ demo = true, host = '127.0.0.1', lan = false } 
   let httpsPort = 0;
   const start = () =>
     new Promise<void>((resolve, reject) => {
-      child = spawn(process.execPath, ['--import', 'tsx', 'server/src/main.ts'], {
+      child = spawn(process.execPath, ['--enable-source-maps', join(root, 'server/dist/main.mjs')], {
         cwd: root,
         stdio: ['ignore', 'ignore', 'inherit', 'ipc'],
         env: {

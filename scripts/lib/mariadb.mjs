@@ -109,7 +109,9 @@ export async function startMariaDb(folder, { restart = false } = {}) {
       'CREATE DATABASE IF NOT EXISTS cradle CHARACTER SET utf8mb4;',
       `CREATE USER IF NOT EXISTS 'cradle'@'127.0.0.1' IDENTIFIED BY '${settings.password}';`,
       `ALTER USER 'cradle'@'127.0.0.1' IDENTIFIED BY '${settings.password}';`,
-      "GRANT ALL ON *.* TO 'cradle'@'127.0.0.1';",
+      // Its own databases, and nothing else of the server's: no files, no other users, no settings.
+      "REVOKE ALL PRIVILEGES, GRANT OPTION FROM 'cradle'@'127.0.0.1';",
+      "GRANT ALL ON \`cradle%\`.* TO 'cradle'@'127.0.0.1';",
       '',
     ].join('\n'),
     { mode: 0o600 },

@@ -9,6 +9,7 @@ import { pinoHttp } from 'pino-http';
 import { newSecret } from './config.ts';
 import type { Database } from './db/connect.ts';
 import { demoPins } from './demo/people.ts';
+import { ownDoors } from './http/doors.ts';
 import { filesIn, guesses } from './http/rates.ts';
 import { LASTS, sessionStore } from './http/sessionStore.ts';
 import { noSuchRoute, problems } from './http/problem.ts';
@@ -17,6 +18,7 @@ import { instrumentRoutes } from './instruments/routes.ts';
 import { sourceRoutes } from './instruments/sourceRoutes.ts';
 import { IMPORT, jobRoutes } from './jobs/routes.ts';
 import { States } from './jobs/states.ts';
+import { Summaries } from './jobs/summaries.ts';
 import { doorRoutes } from './people/doors.ts';
 import { onlyWhoMay } from './people/session.ts';
 import { peopleRoutes } from './people/routes.ts';
@@ -31,6 +33,8 @@ export interface AppOptions {
   demo: boolean;
   /** Where it writes what it does; nowhere without one. */
   logger?: Logger;
+  /** Names under which it is reached besides this machine's own. */
+  names?: () => readonly string[];
   /** Pages outside the application, before it: how a phone is paired. */
   before?: Router;
 }
@@ -88,6 +92,7 @@ export async function makeApp(db: Database, options: AppOptions): Promise<Expres
     }),
   );
 
+  app.use(ownDoors(options.names ?? (() => [])));
   if (options.before) app.use(options.before);
   const store = await sessionStore(db.sequelize);
   const api = express.Router();
@@ -111,17 +116,19 @@ export async function makeApp(db: Database, options: AppOptions): Promise<Expres
   api.use(onlyWhoMay(db));
   const bell = new Bell();
   const states = new States(db);
+  const shelves = { db, states, summaries: new Summaries(db, states) };
+  await shelves.summaries.catchUp();
   api.get('/health', (_request, response) => void response.json({ ok: true }));
   api.post(['/session', '/approvals'], guesses());
   api.put('/people/:id/pin', guesses());
   api.post(IMPORT, filesIn());
   api.use(peopleRoutes(db));
   api.use(doorRoutes(db));
-  api.use(shopRoutes(db, { demoPins: options.demo ? demoPins : null, states, bell }));
+  api.use(shopRoutes(shelves, { demoPins: options.demo ? demoPins : null, bell }));
   api.use(vehicleRoutes(db));
   api.use('/sources', sourceRoutes(db));
   api.use('/jobs/:id/instruments', instrumentRoutes(db, states, options.demo));
-  api.use('/jobs', jobRoutes(db, bell, states));
+  api.use('/jobs', jobRoutes(shelves, bell));
   api.use(noSuchRoute);
   app.use('/api', api);
 

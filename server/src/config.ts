@@ -6,6 +6,8 @@ export interface Config {
   databaseUrl: string;
   /** Address it listens on. */
   host: string;
+  /** Names under which it is reached besides this machine's own: behind a proxy, or by a name of the shop's network. */
+  hosts: string[];
   /** Port it listens on. */
   port: number;
   /** Folder of the built web application; null to serve the interface for programs only. */
@@ -36,6 +38,10 @@ export function readConfig(env: NodeJS.ProcessEnv = process.env): Config {
     databaseUrl: env.DATABASE_URL,
     host: env.HOST ?? (lan ? '0.0.0.0' : '127.0.0.1'),
     lan,
+    hosts: (env.HOSTS ?? '')
+      .split(',')
+      .map((name) => name.trim().toLowerCase())
+      .filter((name) => name !== ''),
     httpsPort,
     port,
     webRoot: env.WEB_ROOT ?? null,

@@ -7,7 +7,7 @@ import { readConfig } from './config.ts';
 import { openDatabase } from './db/connect.ts';
 import { fillWithDemo } from './demo/fill.ts';
 import { sayIfRestored } from './keeping/restored.ts';
-import { inLink, lanAddresses, lanHosts } from './lan/addresses.ts';
+import { inLink, lanAddresses, lanHosts, lanNames } from './lan/addresses.ts';
 import { lanKeys } from './lan/authority.ts';
 import { pairingRoutes } from './lan/pairing.ts';
 
@@ -25,6 +25,8 @@ const app = await makeApp(db, {
   webRoot: config.webRoot,
   demo: isDemo,
   logger,
+  // Addresses of a machine change; where it listens to this machine only, nobody comes by them.
+  names: () => [...config.hosts, ...(config.host === '127.0.0.1' ? [] : lanNames())],
   ...(keys
     ? { before: pairingRoutes({ ca: keys.ca, httpPort: () => portOf(server), httpsPort: () => portOf(secure) }) }
     : {}),

@@ -14,9 +14,10 @@ afterAll(() => mariadb?.stop(), 30_000);
 
 async function named(name: string): Promise<string> {
   const db = await openDatabase(mariadb.url());
-  await db.sequelize.query(`CREATE DATABASE ${name}`, { type: QueryTypes.RAW });
+  // Under the name of the product: it may touch no others.
+  await db.sequelize.query(`CREATE DATABASE cradle_${name}`, { type: QueryTypes.RAW });
   await db.sequelize.close();
-  return mariadb.url(name);
+  return mariadb.url(`cradle_${name}`);
 }
 
 test('tables that were made and not yet written down as made', async () => {

@@ -70,19 +70,21 @@ test('made while entries come in it holds one moment: every chain whole, every p
 }, 60_000);
 
 test('put back into an empty database it is the same, byte for byte, and work goes on from it', async () => {
-  await onBase((db) => db.sequelize.query('CREATE DATABASE other CHARACTER SET utf8mb4', { type: QueryTypes.RAW }));
-  const { before, ...checked } = await restore(shop.db.url('other'), copy);
+  await onBase((db) =>
+    db.sequelize.query('CREATE DATABASE cradle_other CHARACTER SET utf8mb4', { type: QueryTypes.RAW }),
+  );
+  const { before, ...checked } = await restore(shop.db.url('cradle_other'), copy);
   expect(before).toBeNull();
   expect(checked).toEqual(await checkCopy(copy));
-  const { made: _, broken, ...whole } = await onBase(verifyShop, 'other');
+  const { made: _, broken, ...whole } = await onBase(verifyShop, 'cradle_other');
   expect(broken).toEqual([]);
   expect(whole).toEqual({ jobs: checked.jobs, entries: checked.entries, photos: checked.photos });
   for (const table of ['people', 'vehicles', 'photos', 'counters', 'device_tokens'])
-    expect(await rowsOf('other', table)).toEqual(await rowsOf('cradle', table));
+    expect(await rowsOf('cradle_other', table)).toEqual(await rowsOf('cradle', table));
   // The next start says so, for a week.
   const told = async (now?: number) => {
     const said: string[] = [];
-    await onBase((db) => sayIfRestored(db, (text) => said.push(text), now), 'other');
+    await onBase((db) => sayIfRestored(db, (text) => said.push(text), now), 'cradle_other');
     return said.join();
   };
   expect(await told()).toContain(`from a copy of ${checked.made}`);
@@ -100,17 +102,19 @@ test('put back over a shop at work: what stood there is kept beside', async () =
 }, 60_000);
 
 test('a copy of a version before is put back and brought up to date', async () => {
-  await onBase((db) => db.sequelize.query('CREATE DATABASE first CHARACTER SET utf8mb4', { type: QueryTypes.RAW }));
-  const old = await connected(shop.db.url('first'));
+  await onBase((db) =>
+    db.sequelize.query('CREATE DATABASE cradle_first CHARACTER SET utf8mb4', { type: QueryTypes.RAW }),
+  );
+  const old = await connected(shop.db.url('cradle_first'));
   await migrateTo(old, ['1-first']);
   await old.query("INSERT INTO people (id, name, role) VALUES ('ada', 'Ada', 'lead')", { type: QueryTypes.INSERT });
   const folder = join(place, 'old');
   await backup(old, { folder, keys: null });
   await old.close();
-  await restore(shop.db.url('first'), folder);
+  await restore(shop.db.url('cradle_first'), folder);
   const next = await onBase(
     async (db) => [await db.models.Person.count(), (await db.models.Counter.findByPk('job'))!.value],
-    'first',
+    'cradle_first',
   );
   expect(next).toEqual([1, 0]);
 }, 60_000);

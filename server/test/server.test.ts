@@ -141,7 +141,7 @@ describe('the log', () => {
   test('events: what was missed since the last number, then what comes', async () => {
     const last = (await one.call('GET', '/jobs/job-a/entries')).json.entries.length as number;
     const controller = new AbortController();
-    const cookie = (one as unknown as { cookie: string }).cookie;
+    const cookie = one.cookieNow;
     const response = await fetch(`${shop.base}/api/jobs/job-a/events`, {
       headers: { cookie, 'Last-Event-ID': String(last - 2) },
       signal: controller.signal,
@@ -149,7 +149,11 @@ describe('the log', () => {
     const reader = response.body!.pipeThrough(new TextDecoderStream()).getReader();
     let heard = '';
     const until = async (text: string) => {
-      while (!heard.includes(text)) heard += (await reader.read()).value ?? '';
+      while (!heard.includes(text)) {
+        const { value, done } = await reader.read();
+        if (done) throw new Error(`the stream ended before “${text}”: ${heard}`);
+        heard += value;
+      }
     };
     await until(`id: ${last}\n`);
     expect(heard).not.toContain(`id: ${last - 2}\n`);

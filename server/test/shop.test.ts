@@ -96,11 +96,15 @@ describe('instruments', () => {
     const ohms = await one.call('GET', '/jobs/demo-van-9/instruments/multimeter?channel=senderOhms');
     expect(ohms.json.text).toMatch(/Ω|open/);
     const response = await fetch(`${shop.base}/api/jobs/demo-van-9/instruments/pressureGauge/stream`, {
-      headers: { cookie: (one as unknown as { cookie: string }).cookie },
+      headers: { cookie: one.cookieNow },
     });
     const reader = response.body!.getReader();
     let text = '';
-    while ((text.match(/data: /g) ?? []).length < 3) text += new TextDecoder().decode((await reader.read()).value);
+    while ((text.match(/data: /g) ?? []).length < 3) {
+      const { value, done } = await reader.read();
+      if (done) throw new Error(`the stream ended: ${text}`);
+      text += new TextDecoder().decode(value);
+    }
     await reader.cancel();
     for (const line of text.split('\n').filter((l) => l.startsWith('data: ')))
       expect(JSON.parse(line.slice(6))).toMatchObject({ kind: 'pressureGauge', unit: 'bar' });

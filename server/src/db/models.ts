@@ -52,6 +52,8 @@ export class Job extends Model<InferAttributes<Job>, InferCreationAttributes<Job
   declare lastHash: string;
   declare signed: CreationOptional<boolean>;
   declare summary: string;
+  /** Number of the entry up to which the summary was reckoned. */
+  declare summarySeq: CreationOptional<number>;
   declare touched: Date;
 }
 
@@ -206,6 +208,7 @@ export function defineModels(sequelize: Sequelize) {
       lastHash: word(),
       signed: { type: DataTypes.BOOLEAN, allowNull: false, defaultValue: false },
       summary: { type: text, allowNull: false },
+      summarySeq: { ...number(), defaultValue: 0 },
       touched: moment(),
     },
     { sequelize, tableName: 'jobs' },

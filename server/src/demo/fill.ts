@@ -2,6 +2,7 @@ import { figuresOf, inWords } from '@iron-cradle/core';
 import type { Database } from '../db/connect.ts';
 import { append } from '../jobs/append.ts';
 import { States } from '../jobs/states.ts';
+import { Summaries } from '../jobs/summaries.ts';
 import { hashPin } from '../people/signIn.ts';
 import { readShop, writeShop } from '../shop/shop.ts';
 import { demoJobs } from './jobs.ts';
@@ -37,9 +38,10 @@ export async function fillWithDemo(db: Database, now = new Date()): Promise<bool
     await Vehicle.upsert({ id: file.id, name: file.name, mounting: file.mounting, document: JSON.stringify(file) });
   const figures = figuresOf(await readShop(db));
   const states = new States(db);
+  const shelves = { db, states, summaries: new Summaries(db, states) };
   for (const entries of demoJobs(now)) {
     const { jobId, by } = entries[0] ?? { jobId: '', by: '' };
-    const { refused, keptBack } = await append(db, states, { jobId, entries, personId: by, tokens: 'own', figures });
+    const { refused, keptBack } = await append(shelves, { jobId, entries, personId: by, tokens: 'own', figures });
     const wrong = refused[0]?.text ?? keptBack[0]?.errors[0]?.expected;
     if (wrong) throw new Error(`The demo shop does not fit its own rules: ${inWords(wrong)}`);
   }

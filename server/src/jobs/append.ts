@@ -19,6 +19,7 @@ import { inTime } from './clock.ts';
 import { nextNumber } from './numbers.ts';
 import { idOf, readEntry, refusalOutside, useUp, type Wrong } from './read.ts';
 import type { States } from './states.ts';
+import type { Summaries } from './summaries.ts';
 
 /** What became of each entry of a request. */
 export interface Appended {
@@ -46,10 +47,18 @@ export interface Appending {
   figures: ShopFigures;
 }
 
-/** A job in its database, and the states at hand. */
-interface Where {
+/** Where jobs stand, and what is at hand of them. */
+export interface Shelves {
+  /** The database. */
   db: Database;
+  /** States at hand. */
   states: States;
+  /** Rows for the bays. */
+  summaries: Summaries;
+}
+
+/** A job in its database, and the states at hand. */
+interface Where extends Shelves {
   jobId: string;
 }
 
@@ -125,7 +134,9 @@ class Adding {
   async save(): Promise<void> {
     if (!this.job || !this.state || this.fresh.length === 0) return;
     const signed = this.state.signed !== null;
-    this.job.set({ summary: JSON.stringify(summaryOf(this.state)), touched: new Date(), signed });
+    this.job.set({ touched: new Date(), signed });
+    // A signed job is found by what its row says: there it never lags behind.
+    if (signed) this.job.set({ summary: JSON.stringify(summaryOf(this.state)), summarySeq: this.job.lastSeq });
     await this.job.save({ transaction: this.where.transaction });
   }
 
@@ -150,7 +161,10 @@ async function adding<T>(where: Where, work: (job: Adding, transaction: Transact
     return [done, one.held] as const;
   });
   // Only what was committed is at hand for the next.
-  if (held.state) states.keep(jobId, held);
+  if (held.state) {
+    states.keep(jobId, held);
+    where.summaries.later(jobId, held.state, held.seq);
+  }
   return result;
 }
 
@@ -159,11 +173,11 @@ async function adding<T>(where: Where, work: (job: Adding, transaction: Transact
  * the same answer, one that can't be read is kept back and the others go on.
  */
 export const append = (
-  db: Database,
-  states: States,
+  shelves: Shelves,
   { jobId, entries, personId, tokens, behind, figures }: Appending,
 ): Promise<Appended> =>
-  adding({ db, states, jobId }, async (job, transaction) => {
+  adding({ ...shelves, jobId }, async (job, transaction) => {
+    const { db } = shelves;
     const { Entry, Refusal: Refusals } = db.models;
     const makers = tokens === 'own' ? null : await makersOf(db, tokens, transaction);
     for (const [i, raw] of entries.entries()) {
@@ -215,11 +229,10 @@ export const append = (
 
 /** Brings the shop's figures into every job that is open. */
 export async function bringFigures(
-  db: Database,
-  states: States,
+  shelves: Shelves,
   { figures, by }: { figures: ShopFigures; by: string },
 ): Promise<string[]> {
-  const open = await db.models.Job.findAll({ where: { signed: false }, attributes: ['id'] });
-  for (const { id } of open) await adding({ db, states, jobId: id }, (job) => job.bringFigures(figures, by));
+  const open = await shelves.db.models.Job.findAll({ where: { signed: false }, attributes: ['id'] });
+  for (const { id } of open) await adding({ ...shelves, jobId: id }, (job) => job.bringFigures(figures, by));
   return open.map(({ id }) => id);
 }

@@ -78,6 +78,7 @@ export async function importJob(db: Database, raw: unknown): Promise<{ id: strin
         lastHash: chain.last,
         signed: state.signed !== null,
         summary: JSON.stringify(summaryOf(state)),
+        summarySeq: rows.length,
         touched: new Date(),
       },
       { transaction },

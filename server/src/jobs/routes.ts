@@ -2,14 +2,12 @@ import express, { Router } from 'express';
 import { Op } from 'sequelize';
 import { ArrayMaxSize, ArrayMinSize, IsArray, IsISO8601, IsOptional } from 'class-validator';
 import { checked, figuresOf, InputError, jobFileSchema, SERVER_NUMBERS } from '@iron-cradle/core';
-import { inTransaction, type Database } from '../db/connect.ts';
+import { inTransaction } from '../db/connect.ts';
 import { notFound, signInFirst } from '../http/problem.ts';
 import { readShop } from '../shop/shop.ts';
-import { append } from './append.ts';
+import { append, type Shelves } from './append.ts';
 import { behindBy } from './clock.ts';
 import { entryOf, verifyChain } from './chain.ts';
-import type { States } from './states.ts';
-import type { Job } from '../db/models.ts';
 import { streamEntries, streamJobs, type Bell } from './events.ts';
 import { signedJobs } from './signed.ts';
 import { photoRoutes } from './photos.ts';
@@ -29,14 +27,14 @@ class EntriesBody {
 export const IMPORT = '/jobs/import';
 
 /** Jobs: the rows for the bays, and the log of each. */
-export function jobRoutes(db: Database, bell: Bell, states: States): Router {
+export function jobRoutes(shelves: Shelves, bell: Bell): Router {
+  const { db, summaries } = shelves;
   const routes = Router();
   routes.use((request, _response, next) => next(request.session.personId ? undefined : signInFirst()));
 
-  const shown = (job: Job) => ({ id: job.id, number: job.number, ...(JSON.parse(job.summary) as object) });
   routes.get('/', async (_request, response) => {
     const jobs = await db.models.Job.findAll({ where: { signed: false }, order: [['number', 'ASC']] });
-    response.json(jobs.map(shown));
+    response.json(await summaries.of(jobs));
   });
 
   routes.get('/schema', (_request, response) => {
@@ -44,7 +42,7 @@ export function jobRoutes(db: Database, bell: Bell, states: States): Router {
   });
 
   routes.get('/signed', async (request, response) => {
-    response.json((await signedJobs(db, request.query)).map(shown));
+    response.json(await summaries.of(await signedJobs(db, request.query)));
   });
 
   routes.get('/events', (request, response) => streamJobs({ db, bell, request, response }));
@@ -57,7 +55,7 @@ export function jobRoutes(db: Database, bell: Bell, states: States): Router {
 
   routes.post('/:id/entries', async (request, response) => {
     const { entries, tokens = [], clock } = checked(EntriesBody, request.body);
-    const result = await append(db, states, {
+    const result = await append(shelves, {
       jobId: request.params.id,
       entries,
       personId: request.session.personId!,

@@ -10,5 +10,8 @@ export function lanAddresses(): string[] {
 /** Everything a certificate has to name. */
 export const lanHosts = (): string[] => ['localhost', '127.0.0.1', hostname().toLowerCase(), ...lanAddresses()];
 
+/** Names by which a page of this machine is asked for, as they stand in a link. */
+export const lanNames = (): string[] => lanHosts().map(inLink);
+
 /** An address as it stands in a link. @example inLink('fd00::2') // '[fd00::2]' */
 export const inLink = (address: string): string => (address.includes(':') ? `[${address}]` : address);

@@ -2,19 +2,18 @@ import { Router } from 'express';
 import { randomUUID } from 'node:crypto';
 import { Op } from 'sequelize';
 import { checked, figuresOf, InputError, PersonBody, Shop } from '@iron-cradle/core';
-import type { Database } from '../db/connect.ts';
 import { mustBeLead } from '../people/lead.ts';
 import { hashPin } from '../people/signIn.ts';
-import { bringFigures } from '../jobs/append.ts';
+import { bringFigures, type Shelves } from '../jobs/append.ts';
 import type { Bell } from '../jobs/events.ts';
-import type { States } from '../jobs/states.ts';
 import { readShop, writeShop } from './shop.ts';
 
 /** The shop's own figures and people; changed by the lead, or by the first person in an empty shop. */
 export function shopRoutes(
-  db: Database,
-  { demoPins, states, bell }: { demoPins: Record<string, string> | null; states: States; bell: Bell },
+  shelves: Shelves,
+  { demoPins, bell }: { demoPins: Record<string, string> | null; bell: Bell },
 ): Router {
+  const { db } = shelves;
   const routes = Router();
   const nobodyYet = async () => (await db.models.Person.count({ where: { pinHash: { [Op.ne]: null } } })) === 0;
 
@@ -26,7 +25,7 @@ export function shopRoutes(
     await mustBeLead(db, request);
     const shop = checked(Shop, request.body);
     await writeShop(db, { ...shop });
-    for (const id of await bringFigures(db, states, { figures: figuresOf(shop), by: request.session.personId ?? '' }))
+    for (const id of await bringFigures(shelves, { figures: figuresOf(shop), by: request.session.personId ?? '' }))
       bell.ring(id);
     response.json(await readShop(db));
   });

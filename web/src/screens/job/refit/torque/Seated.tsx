@@ -3,7 +3,9 @@ import { Choice } from '../../../../ui/Choice.tsx';
 
 /** How it sits before it is pulled. */
 export interface Sits {
+  /** Where the tank lies. */
   lies?: Lies;
+  /** Which strap it is. */
   strap?: StrapIs;
 }
 

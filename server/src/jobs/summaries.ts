@@ -1,0 +1,65 @@
+import { Op } from 'sequelize';
+import { col, where } from 'sequelize';
+import { summaryOf, type JobState, type JobSummary } from '@iron-cradle/core';
+import type { Database } from '../db/connect.ts';
+import type { Job } from '../db/models.ts';
+import type { States } from './states.ts';
+
+/**
+ * What the bays show of jobs. It is reckoned after an entry was taken, not while its job is locked, and once for all that came
+ * meanwhile; a row that was not reckoned yet when it is asked for is reckoned then.
+ */
+export class Summaries {
+  private waiting = new Map<string, { state: JobState; seq: number }>();
+  private soon: NodeJS.Immediate | null = null;
+
+  constructor(
+    private db: Database,
+    private states: States,
+  ) {}
+
+  /** The state of a job has gone on: its row follows. */
+  later(jobId: string, state: JobState, seq: number): void {
+    this.waiting.set(jobId, { state, seq });
+    this.soon ??= setImmediate(() => void this.work());
+  }
+
+  private async work(): Promise<void> {
+    this.soon = null;
+    const jobs = [...this.waiting];
+    this.waiting.clear();
+    for (const [id, { state, seq }] of jobs) {
+      // What can't be written now is reckoned when it is asked for.
+      await this.write(id, summaryOf(state), seq).catch(() => undefined);
+    }
+  }
+
+  /** Only ever forward: two servers may reckon the same job. */
+  private write = (id: string, summary: JobSummary, seq: number) =>
+    this.db.models.Job.update(
+      { summary: JSON.stringify(summary), summarySeq: seq },
+      { where: { id, summarySeq: { [Op.lt]: seq } } },
+    );
+
+  /** Rows as the bays show them, each as its log stands. */
+  async of(jobs: readonly Job[]): Promise<(JobSummary & { id: string; number: number })[]> {
+    const rows = [];
+    for (const job of jobs) rows.push({ id: job.id, number: job.number, ...(await this.current(job)) });
+    return rows;
+  }
+
+  private async current(job: Job): Promise<JobSummary> {
+    if (job.summarySeq >= job.lastSeq) return JSON.parse(job.summary) as JobSummary;
+    const { state, seq } = await this.states.of(job.id);
+    if (!state) return JSON.parse(job.summary) as JobSummary;
+    const summary = summaryOf(state);
+    await this.write(job.id, summary, seq);
+    return summary;
+  }
+
+  /** What a server that was cut off had not reckoned. */
+  async catchUp(): Promise<void> {
+    const behind = await this.db.models.Job.findAll({ where: where(col('summary_seq'), Op.lt, col('last_seq')) });
+    await this.of(behind);
+  }
+}

@@ -191,6 +191,31 @@ describe('up, led by the search', () => {
     expect(nextUp(job.state)).toMatchObject({ kind: 'up', pose: { f: 30, r: 30 } });
     expect(nextUp(job.state).items.find((i) => i.key === 'line:a')).toMatchObject({ sure: false });
   });
+
+  test('there too what a line is made after goes back first, while a hand gets to it; what nothing waits for waits itself', () => {
+    const thing = (id: string) => ({
+      id,
+      name: id,
+      x: 500,
+      travelsWithTank: false,
+      blocksAt: r(250),
+      clear: [{ ...line('x', { slack: r(1), reach: r(0) }).part[0]!, id: `${id}-off` }],
+      restore: [{ ...line('x', { slack: r(1), reach: r(0) }).make[0]!, id: `${id}-on` }],
+    });
+    const a = line('a', { slack: r(30, 40, 50), reach: r(100, 110, 120) });
+    const job = begin(
+      vehicle(
+        [{ ...a, make: [{ ...a.make[0]!, after: ['shield'] }] }, line('b', { slack: r(200), reach: r(20) })],
+        [thing('shield'), thing('guard')],
+      ),
+    );
+    for (const key of ['line:a', 'line:b', 'obstruction:shield', 'obstruction:guard']) job.log('cleared', { key });
+    job.log('moved', { to: { f: 300, r: 300 }, why: 'out' });
+    const keys = nextUp(job.state).items.map(({ key }) => key);
+    expect(keys.indexOf('obstruction:shield')).toBeGreaterThanOrEqual(0);
+    expect(keys.indexOf('obstruction:shield')).toBeLessThan(keys.indexOf('line:a'));
+    expect(keys).not.toContain('obstruction:guard');
+  });
 });
 
 describe('the way up ends at home', () => {

@@ -12,7 +12,7 @@ import {
   type ShopFigures,
 } from '@iron-cradle/core';
 import { inTransaction, type Database } from '../db/connect.ts';
-import type { Job } from '../db/models.ts';
+import type { EntryRow, Job } from '../db/models.ts';
 import { makersOf, mustBeMadeBy } from '../people/tokens.ts';
 import { GENESIS, hashOf, rowOf } from './chain.ts';
 import { inTime } from './clock.ts';
@@ -146,19 +146,25 @@ class Adding {
   }
 }
 
+/** The job is not there yet: what opens it waits at the counter first. */
+class NotOpened extends Error {}
+
 async function adding<T>(where: Where, work: (job: Adding, transaction: Transaction) => Promise<T>): Promise<T> {
   const { db, states, jobId } = where;
-  // Asked outside: a plain read in the transaction would hold on to what was there before its lock.
-  const there = (await db.models.Job.count({ where: { id: jobId } })) > 0;
-  const [result, held] = await inTransaction(db, async (transaction) => {
-    // Jobs that are opened at once wait for one another at the counter.
-    const number = there ? 0 : await nextNumber(db, transaction);
-    const job = await db.models.Job.findByPk(jobId, { transaction, lock: transaction.LOCK.UPDATE });
-    const { state } = await states.of(jobId, transaction);
-    const one = new Adding({ ...where, transaction, number }, job, state);
-    const done = await work(one, transaction);
-    await one.save();
-    return [done, one.held] as const;
+  const once = (opens: boolean) =>
+    inTransaction(db, async (transaction) => {
+      const number = opens ? await nextNumber(db, transaction) : 0;
+      const job = await db.models.Job.findByPk(jobId, { transaction, lock: transaction.LOCK.UPDATE });
+      if (!job && !opens) throw new NotOpened();
+      const { state } = await states.of(jobId, { transaction, job });
+      const one = new Adding({ ...where, transaction, number }, job, state);
+      const done = await work(one, transaction);
+      await one.save();
+      return [done, one.held] as const;
+    });
+  const [result, held] = await once(false).catch((error: unknown) => {
+    if (error instanceof NotOpened) return once(true);
+    throw error;
   });
   // Only what was committed is at hand for the next.
   if (held.state) {
@@ -167,6 +173,29 @@ async function adding<T>(where: Where, work: (job: Adding, transaction: Transact
   }
   return result;
 }
+
+/** What became of entries that came before, by their ids; asked for all of a request at once. */
+async function knownOf({ db, ids, transaction }: { db: Database; ids: string[]; transaction: Transaction }) {
+  const { Entry, Refusal: Refusals } = db.models;
+  const where = { id: ids };
+  const [entries, refusals] = [
+    await Entry.findAll({ where, attributes: ['id', 'seq', 'received', 'hash', 'behind', 'decided'], transaction }),
+    await Refusals.findAll({ where, transaction }),
+  ];
+  return {
+    accepted: new Map(entries.map((row): [string, Appended['accepted'][number]] => [row.id, confirmed(row)])),
+    refused: new Map(refusals.map(({ id, refusal }) => [id, JSON.parse(refusal) as Refusal])),
+  };
+}
+
+const confirmed = ({ id, seq, received, hash, behind, decided }: EntryRow): Appended['accepted'][number] => ({
+  id,
+  seq,
+  received,
+  hash,
+  ...(behind === null ? {} : { behind }),
+  ...(decided ? { decided: JSON.parse(decided) as never } : {}),
+});
 
 /**
  * Appends entries in order, in one transaction: an entry already there is only confirmed, one that was refused before gets
@@ -178,54 +207,52 @@ export const append = (
 ): Promise<Appended> =>
   adding({ ...shelves, jobId }, async (job, transaction) => {
     const { db } = shelves;
-    const { Entry, Refusal: Refusals } = db.models;
+    const { result } = job;
     const makers = tokens === 'own' ? null : await makersOf(db, tokens, transaction);
+    const ids = entries.map(idOf);
+    const known = await knownOf({ db, ids, transaction });
+    const refuse = (id: string, refusal: Refusal) => void result.refused.push({ id, ...refusal });
     for (const [i, raw] of entries.entries()) {
-      const id = idOf(raw);
-      const there = await Entry.findByPk(id, { transaction });
-      if (there) {
-        const { seq, received, hash, behind: late, decided } = there;
-        job.result.accepted.push({
-          id,
-          seq,
-          received,
-          hash,
-          ...(late === null ? {} : { behind: late }),
-          ...(decided ? { decided: JSON.parse(decided) as never } : {}),
-        });
-        continue;
-      }
-      const before = await Refusals.findByPk(id, { transaction });
-      if (before) {
-        job.result.refused.push({ id, ...(JSON.parse(before.refusal) as Refusal) });
-        continue;
-      }
-      try {
-        const read = inTime(readEntry(raw, jobId, job.state), behind, job.state);
-        if (makers && tokens !== 'own') mustBeMadeBy(makers.get(tokens[i] ?? ''), read);
-        const goesWith =
-          read.kind === 'takeBack'
-            ? await Refusals.findByPk((read.body as { entry: string }).entry, { transaction })
-            : null;
-        const refusal = goesWith
-          ? ({ text: 'what it takes back was refused', todo: 'go on', owed: [] } satisfies Refusal)
-          : ((await refusalOutside(db, { entry: read, personId, transaction })) ?? refusalOf(job.state, read));
-        if (refusal) {
-          await Refusals.create({ id, jobId, refusal: JSON.stringify(refusal) }, { transaction });
-          job.result.refused.push({ id, ...refusal });
-        } else {
-          await job.add(read);
-          await useUp(db, read, transaction);
+      const id = ids[i] ?? '';
+      const there = known.accepted.get(id) ?? result.accepted.find((one) => one.id === id);
+      const before = known.refused.get(id);
+      if (there) result.accepted.push(there);
+      else if (before) refuse(id, before);
+      else
+        try {
+          const read = inTime(readEntry(raw, jobId, job.state), behind, job.state);
+          if (makers && tokens !== 'own') mustBeMadeBy(makers.get(tokens[i] ?? ''), read);
+          const refusal = await whatStandsAgainst(read, { db, personId, job, transaction });
+          if (refusal) {
+            await db.models.Refusal.create({ id, jobId, refusal: JSON.stringify(refusal) }, { transaction });
+            known.refused.set(id, refusal);
+            refuse(id, refusal);
+          } else {
+            await job.add(read);
+            await useUp(db, read, transaction);
+          }
+        } catch (error) {
+          if (!(error instanceof InputError)) throw error;
+          const { field, found, expected } = error;
+          result.keptBack.push({ id, errors: [{ field, found, expected }] });
         }
-      } catch (error) {
-        if (!(error instanceof InputError)) throw error;
-        const { field, found, expected } = error;
-        job.result.keptBack.push({ id, errors: [{ field, found, expected }] });
-      }
     }
     await job.bringFigures(figures, personId);
-    return job.result;
+    return result;
   });
+
+/** What stands against an entry: that what it takes back was refused, its maker, or the job. */
+async function whatStandsAgainst(
+  read: RawEntry,
+  { db, personId, job, transaction }: { db: Database; personId: string; job: Adding; transaction: Transaction },
+): Promise<Refusal | null> {
+  if (
+    read.kind === 'takeBack' &&
+    (await db.models.Refusal.findByPk((read.body as { entry: string }).entry, { transaction }))
+  )
+    return { text: 'what it takes back was refused', todo: 'go on', owed: [] };
+  return (await refusalOutside(db, { entry: read, personId, transaction })) ?? refusalOf(job.state, read);
+}
 
 /** Brings the shop's figures into every job that is open. */
 export async function bringFigures(

@@ -5,6 +5,7 @@ import { join } from 'node:path';
 import { Op, type Transaction } from 'sequelize';
 import { foldJob, FoldWhole, type JobState, type RawEntry } from '@iron-cradle/core';
 import type { Database } from '../db/connect.ts';
+import type { Job } from '../db/models.ts';
 import { entryOf } from './chain.ts';
 
 /** How many entries may be newer than the state that was written down. */
@@ -42,11 +43,14 @@ export class States {
 
   constructor(private db: Database) {}
 
-  /** The state of a job as it stands in the database. */
-  async of(jobId: string, transaction?: Transaction): Promise<Held> {
+  /** The state of a job as it stands in the database; its row, where that was read already. */
+  async of(
+    jobId: string,
+    { transaction, job: row }: { transaction?: Transaction; job?: Job | null } = {},
+  ): Promise<Held> {
     const { Job } = this.db.models;
     const options = transaction ? { transaction } : {};
-    const job = await Job.findByPk(jobId, options);
+    const job = row === undefined ? await Job.findByPk(jobId, options) : row;
     if (!job) return { state: null, seq: 0, hash: '' };
     const had = this.held.get(jobId);
     if (had && had.seq === job.lastSeq && had.hash === job.lastHash) return had;

@@ -9,6 +9,7 @@ import { pinoHttp } from 'pino-http';
 import { newSecret } from './config.ts';
 import type { Database } from './db/connect.ts';
 import { demoPins } from './demo/people.ts';
+import { notTooDeep } from './http/depth.ts';
 import { ownDoors } from './http/doors.ts';
 import { filesIn, guesses } from './http/rates.ts';
 import { LASTS, sessionStore } from './http/sessionStore.ts';
@@ -96,7 +97,7 @@ export async function makeApp(db: Database, options: AppOptions): Promise<Expres
   if (options.before) app.use(options.before);
   const store = await sessionStore(db.sequelize);
   const api = express.Router();
-  const json = express.json({ limit: '8mb' });
+  const json = express.json({ limit: '8mb', verify: notTooDeep });
   // A job file carries its photos: it is read once it is known who sends it.
   api.use((request, response, next) => (request.path === IMPORT ? next() : json(request, response, next)));
   api.use(

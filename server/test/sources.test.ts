@@ -82,7 +82,7 @@ describe('adding one', () => {
     expect(target.asked).toEqual([]);
     expect((await add((await opened({ list: '<html>' })).address)).json.detail).toMatch(/no JSON line/);
     expect((await add((await opened({ list: '{"kind":"toaster","channel":"x","unit":"V"}' })).address)).status).toBe(
-      502,
+      424,
     );
     const other = await opened({ list: '{"kind":"scale","channel":"mass","unit":"stone"}' });
     expect((await add(other.address)).json.detail).toMatch(/something known here/);
@@ -126,7 +126,7 @@ describe('reading', () => {
   test('away, it says so and nothing is made up in its place', async () => {
     await gateways[0]!.stop();
     const { status, json } = await ines.call('GET', '/jobs/demo-minibus/instruments/multimeter?channel=senderOhms');
-    expect(status).toBe(502);
+    expect(status).toBe(424);
     expect(json.detail).toMatch(/is not there/);
   });
   test('taken away, the demo’s own reads again; twice is not there', async () => {

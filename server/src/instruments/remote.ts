@@ -10,7 +10,7 @@ const PATIENCE = 4_000;
 const MOST = 64_000;
 
 const away = (why: string): Problem =>
-  new Problem(502, 'The gateway does not answer', {
+  new Problem(424, 'The gateway does not answer', {
     detail: `The gateway ${why}. Type the reading, or look whether it is on.`,
   });
 

@@ -3,6 +3,7 @@ import { Op } from 'sequelize';
 import { ArrayMaxSize, ArrayMinSize, IsArray, IsISO8601, IsOptional } from 'class-validator';
 import { checked, figuresOf, InputError, jobFileSchema, SERVER_NUMBERS } from '@iron-cradle/core';
 import { inTransaction } from '../db/connect.ts';
+import { notTooDeep } from '../http/depth.ts';
 import { notFound, signInFirst } from '../http/problem.ts';
 import { readShop } from '../shop/shop.ts';
 import { append, type Shelves } from './append.ts';
@@ -18,9 +19,9 @@ import { unzipJob } from '../record/zip.ts';
 class EntriesBody {
   @IsArray() @ArrayMinSize(1) @ArrayMaxSize(500) entries!: unknown[];
   /** The token of each entry’s maker, in their order. */
-  @IsOptional() @IsArray() @ArrayMaxSize(500) tokens?: unknown[];
+  @IsOptional() @IsArray() @ArrayMaxSize(500) tokens?: unknown[] | null;
   /** What the device’s clock shows. */
-  @IsOptional() @IsISO8601() clock?: string;
+  @IsOptional() @IsISO8601() clock?: string | null;
 }
 
 /** Where a job file comes in, under the API. */
@@ -48,19 +49,19 @@ export function jobRoutes(shelves: Shelves, bell: Bell): Router {
   routes.get('/events', (request, response) => streamJobs({ db, bell, request, response }));
 
   const zipped = express.raw({ type: 'application/zip', limit: '120mb' });
-  routes.post('/import', express.json({ limit: '120mb' }), zipped, async (request, response) => {
+  routes.post('/import', express.json({ limit: '120mb', verify: notTooDeep }), zipped, async (request, response) => {
     const file: unknown = Buffer.isBuffer(request.body) ? await unzipJob(request.body) : request.body;
     response.status(201).json(await importJob(db, file));
   });
 
   routes.post('/:id/entries', async (request, response) => {
-    const { entries, tokens = [], clock } = checked(EntriesBody, request.body);
+    const { entries, tokens, clock } = checked(EntriesBody, request.body);
     const result = await append(shelves, {
       jobId: request.params.id,
       entries,
       personId: request.session.personId!,
-      tokens: tokens.map((token) => (typeof token === 'string' ? token : null)),
-      ...(clock === undefined ? {} : { behind: behindBy(clock) }),
+      tokens: (tokens ?? []).map((token) => (typeof token === 'string' ? token : null)),
+      ...(clock ? { behind: behindBy(clock) } : {}),
       figures: figuresOf(await readShop(db)),
     });
     bell.ring(request.params.id);

@@ -26,7 +26,9 @@ export function doorRoutes(db: Database): Router {
 
   routes.patch('/people/:id', async (request, response) => {
     await mustBeLead(db, request);
-    const { name, role } = checked(PersonChangeBody, request.body);
+    const body = checked(PersonChangeBody, request.body);
+    // What is said to be nothing stays as it is.
+    const [name, role] = [body.name ?? undefined, body.role ?? undefined];
     const person = await worker(request.params.id);
     if (name !== undefined && name !== person.name && (await db.models.Person.findOne({ where: { name } })))
       throw new InputError('name', name, 'a name nobody here has yet');

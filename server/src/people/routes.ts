@@ -45,7 +45,7 @@ export function peopleRoutes(db: Database): Router {
     const { personId } = request.session;
     if (!personId) throw signInFirst();
     const { device, token: had } = checked(DeviceBody, request.body);
-    const { token, hash } = await giveToken(db, { personId, device, had });
+    const { token, hash } = await giveToken(db, { personId, device, had: had ?? undefined });
     request.session.token = hash;
     response.json({ personId, token });
   });

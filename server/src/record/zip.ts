@@ -1,4 +1,5 @@
 import { strFromU8, strToU8, unzip, zip, type AsyncZippable } from 'fflate';
+import { deeper } from '../http/depth.ts';
 import { InputError, type JobFile } from '@iron-cradle/core';
 
 /** Kinds of pictures, by the ending of their names. */
@@ -63,6 +64,7 @@ export async function unzipJob(bytes: Uint8Array): Promise<JobFile> {
   if (total > MOST.bytes || count > MOST.parts) throw wrong(`${Math.round(total / 1e6)} MB in ${count} parts`);
   const job = parts[JOB];
   if (!job) throw wrong(`no ${JOB}`);
+  if (deeper(job)) throw wrong(`a ${JOB} nested without end`);
   let file: JobFile;
   try {
     file = JSON.parse(strFromU8(job)) as JobFile;

@@ -49,4 +49,16 @@ describe('whose entries are', () => {
     expect(server.requests.map(({ path }) => path)).toContain('/session/token');
     expect(lineState().notTaken).toEqual([]);
   });
+
+  test('a device that lost its id is another one: it asks for a token of its own', async () => {
+    await askToken('ines');
+    localStorage.setItem('cradle-device', 'another-device-than-before');
+    expect(await tokenOf('ines')).toBeNull();
+    const before = server.requests.length;
+    const job = fresh();
+    await job.append('ines', 'opened', opened);
+    await until(() => server.log.length === 1);
+    expect(server.requests.slice(before).map(({ path }) => path)).toContain('/session/token');
+    expect(server.log[0]!.device).toBe('another-device-than-before');
+  });
 });

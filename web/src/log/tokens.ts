@@ -4,11 +4,12 @@ import { deviceId } from './device.ts';
 
 /** For a device that keeps nothing. */
 const inMemory = new Map<string, string>();
-const place = (personId: string): string => `token ${personId}`;
+/** Of this device: one that lost its id is another, and has none yet. */
+const place = (personId: string): string => `token ${deviceId()} ${personId}`;
 
 /** What a sign-in of this person left on this device; null: none did. */
 export const tokenOf = async (personId: string): Promise<string | null> =>
-  inMemory.get(personId) ?? (await readMeta<string>(place(personId)).catch(() => undefined)) ?? null;
+  inMemory.get(place(personId)) ?? (await readMeta<string>(place(personId)).catch(() => undefined)) ?? null;
 
 /**
  * Asks for the token of whoever is signed in: what they enter is theirs by it, whoever delivers it later.
@@ -21,6 +22,6 @@ export async function askToken(known?: string): Promise<void> {
   const given = await call<{ personId: string; token: string }>('POST', '/session/token', {
     body: { device: deviceId(), ...(token === null ? {} : { token }) },
   });
-  inMemory.set(given.personId, given.token);
+  inMemory.set(place(given.personId), given.token);
   await writeMeta(place(given.personId), given.token).catch(() => undefined);
 }

@@ -181,7 +181,7 @@ describe('one way in', () => {
     await job.append('ines', 'note', { text: 'only here' });
     await until(() => lineState().notTaken.length > 0);
     const [kept] = lineState().notTaken;
-    expect(kept).toMatchObject({ keptBack: true, text: 'on: expected an entry held here' });
+    expect(kept).toMatchObject({ keptBack: true, text: 'expected an entry held here' });
     expect(await inOutbox()).toEqual([]);
     server.signedIn = 'bo';
     await job.enterAgain('bo', kept!.entry);

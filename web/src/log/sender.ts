@@ -187,12 +187,15 @@ async function settle(batch: readonly Row[], result: Appended): Promise<void> {
   for (const tell of listeners) tell(jobId, accepted, gone);
 }
 
+/** Fields no person ever typed: what was expected says enough. */
+const OUTSIDE = new Set(['by', 'device', 'at', 'on', 'n', 'kind', 'version']);
+
 function notTakenOf(entry: Entry, { refused, keptBack }: Appended): NotTaken | null {
   const no = refused.find((r) => r.id === entry.id);
   if (no) return { ...no, entry, keptBack: false };
   const kept = keptBack.find((k) => k.id === entry.id);
   if (!kept) return null;
-  const text = kept.errors.map((e) => `${e.field}: expected ${e.expected}`).join('; ');
+  const text = kept.errors.map((e) => `${OUTSIDE.has(e.field) ? '' : `${e.field}: `}expected ${e.expected}`).join('; ');
   return {
     id: entry.id,
     entry,

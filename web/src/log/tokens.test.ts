@@ -37,7 +37,7 @@ describe('whose entries are', () => {
     await job.append('bo', 'note', { text: 'goes on' });
     await until(() => server.log.some((entry) => entry.by === 'bo'));
     await until(() => lineState().notTaken.length === 1);
-    expect(lineState().notTaken[0]).toMatchObject({ keptBack: true, text: 'by: expected a sign-in of theirs' });
+    expect(lineState().notTaken[0]).toMatchObject({ keptBack: true, text: 'expected a sign-in of theirs' });
     expect(server.log.map(({ kind }) => kind)).toEqual(['opened', 'note']);
   });
 

@@ -54,26 +54,26 @@ export async function benchDurable(): Promise<void> {
     await db.models.Person.create({ id: 'ines', name: 'Ines', role: 'technician', pinHash: null });
     const states = new States(db);
     const shelves = { db, states, summaries: new Summaries(db, states) };
-    await pool.query('CREATE TABLE bare_jobs (id VARCHAR(60) PRIMARY KEY, last_seq INT NOT NULL)');
-    await pool.query(
+    await pool.execute('CREATE TABLE bare_jobs (id VARCHAR(60) PRIMARY KEY, last_seq INT NOT NULL)');
+    await pool.execute(
       'CREATE TABLE bare (id VARCHAR(60) PRIMARY KEY, job_id VARCHAR(60) NOT NULL, body LONGTEXT NOT NULL)',
     );
     for (const clients of [1, 4, 16, 50]) {
       const notes = await Promise.all(Array.from({ length: clients }, () => noteIn(shelves)));
       const ours = await timeOf(clients, (client) => notes[client]!());
       const jobs = Array.from({ length: clients }, () => randomUUID());
-      for (const id of jobs) await pool.query('INSERT INTO bare_jobs VALUES (?, 0)', [id]);
+      for (const id of jobs) await pool.execute('INSERT INTO bare_jobs VALUES (?, 0)', [id]);
       const bare = await timeOf(clients, async (client) => {
         const connection = await pool.getConnection();
         try {
           await connection.beginTransaction();
-          await connection.query('SELECT * FROM bare_jobs WHERE id = ? FOR UPDATE', [jobs[client]]);
-          await connection.query('INSERT INTO bare VALUES (?, ?, ?)', [
+          await connection.execute('SELECT * FROM bare_jobs WHERE id = ? FOR UPDATE', [jobs[client]]);
+          await connection.execute('INSERT INTO bare VALUES (?, ?, ?)', [
             randomUUID(),
             jobs[client],
             '{"text":"one more"}',
           ]);
-          await connection.query('UPDATE bare_jobs SET last_seq = last_seq + 1 WHERE id = ?', [jobs[client]]);
+          await connection.execute('UPDATE bare_jobs SET last_seq = last_seq + 1 WHERE id = ?', [jobs[client]]);
           await connection.commit();
         } finally {
           await connection.release();

@@ -1,5 +1,4 @@
-import { Op } from 'sequelize';
-import { col, where } from 'sequelize';
+import { col, Op, where } from 'sequelize';
 import { summaryOf, type JobState, type JobSummary } from '@iron-cradle/core';
 import type { Database } from '../db/connect.ts';
 import type { Job } from '../db/models.ts';
@@ -57,9 +56,11 @@ export class Summaries {
     return summary;
   }
 
-  /** What a server that was cut off had not reckoned. */
+  /** What a server that was cut off had not reckoned; a signed job’s row was written with the signature. */
   async catchUp(): Promise<void> {
-    const behind = await this.db.models.Job.findAll({ where: where(col('summary_seq'), Op.lt, col('last_seq')) });
+    const behind = await this.db.models.Job.findAll({
+      where: { signed: false, [Op.and]: [where(col('summary_seq'), Op.lt, col('last_seq'))] },
+    });
     await this.of(behind);
   }
 }

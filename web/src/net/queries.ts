@@ -1,7 +1,7 @@
 import { askToken } from '../log/tokens.ts';
 import { forgetRunning } from '../log/useKept.ts';
 import { useEffect } from 'react';
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import type { JobSummary, ShopPrices, UnitSystem, VehicleFile } from '@iron-cradle/core';
 import { ApiProblem, call, get } from './api.ts';
 
@@ -86,7 +86,7 @@ export const useSignedJobs = (find: string, month: string) =>
   useQuery({
     queryKey: ['signed', find, month],
     queryFn: () => get<JobRow[]>(`/jobs/signed?${new URLSearchParams({ find, month }).toString()}`),
-    placeholderData: (before) => before,
+    placeholderData: keepPreviousData,
   });
 /** Who is signed in here. */
 export const useMe = () => useQuery({ queryKey: ['me'], queryFn: () => get<{ person: Me | null }>('/session') });

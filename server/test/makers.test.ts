@@ -128,6 +128,9 @@ describe('doors', () => {
   }, 30_000);
   test('a PIN is changed by oneself with the old one, by the lead without; then the devices sign in anew', async () => {
     const [marit, bo] = [await lead(), await lost()];
+    const silent = new Tablet(shop, 'silent');
+    await silent.call('POST', '/session', { personId: 'bo', pin: '1470' });
+    expect((await silent.call('GET', '/jobs')).status).toBe(200);
     const put = (tablet: Tablet, body: object) => tablet.call('PUT', '/people/bo/pin', body);
     expect((await put(bo, { pin: '9999' })).status).toBe(401);
     expect((await put(bo, { pin: '9999', old: '1111' })).status).toBe(401);
@@ -135,6 +138,8 @@ describe('doors', () => {
     expect((await put(bo, { pin: '99', old: '1470' })).status).toBe(400);
     expect((await put(bo, { pin: '9999', old: '1470' })).status).toBe(204);
     expect((await bo.call('GET', '/jobs')).status).toBe(200);
+    // Somebody who came in by the old one and never asked for a token is out too.
+    expect((await silent.call('GET', '/jobs')).status).toBe(401);
     expect((await put(marit, { pin: '1470' })).status).toBe(204);
     expect((await bo.call('GET', '/jobs')).status).toBe(401);
     expect((await (await lost()).call('GET', '/jobs')).status).toBe(200);

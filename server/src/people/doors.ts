@@ -4,6 +4,7 @@ import type { Database } from '../db/connect.ts';
 import type { Person } from '../db/models.ts';
 import { notFound, Problem, signInFirst } from '../http/problem.ts';
 import { mustBeLead } from './lead.ts';
+import { pinMark } from './session.ts';
 import { checkPin, hashPin } from './signIn.ts';
 import { endTokens } from './tokens.ts';
 
@@ -44,9 +45,11 @@ export function doorRoutes(db: Database): Router {
     const person = await worker(request.params.id);
     if (person.id === personId) await checkPin(db, { personId, pin: old ?? '' });
     else await mustBeLead(db, request);
-    await person.update({ pinHash: await hashPin(pin), failed: 0, lockedUntil: null });
-    // Whoever knew the old one is out; one's own device goes on.
-    if (person.id !== personId) await endTokens(db, person.id);
+    const pinHash = await hashPin(pin);
+    await person.update({ pinHash, failed: 0, lockedUntil: null });
+    // Whoever came in by the old one is out, on every device but the one that changed it.
+    if (person.id === personId) request.session.pin = pinMark(pinHash);
+    else await endTokens(db, person.id);
     response.status(204).end();
   });
 

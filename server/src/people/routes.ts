@@ -6,7 +6,7 @@ import type { Database } from '../db/connect.ts';
 import { Problem, signInFirst } from '../http/problem.ts';
 import { checkPin } from './signIn.ts';
 import { giveToken } from './tokens.ts';
-import './session.ts';
+import { pinMark } from './session.ts';
 
 class UnitsBody {
   @IsIn(unitSystems) units!: UnitSystem;
@@ -37,6 +37,7 @@ export function peopleRoutes(db: Database): Router {
       request.session.regenerate((e: unknown) => (e ? reject(e as Error) : resolve())),
     );
     request.session.personId = person.id;
+    request.session.pin = pinMark(person.pinHash ?? '');
     response.status(201).json({ person: await me(person.id) });
   });
 

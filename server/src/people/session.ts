@@ -1,20 +1,30 @@
+import { createHash } from 'node:crypto';
 import type { Request, RequestHandler, Response } from 'express';
+import type { SessionData } from 'express-session';
 import type { Database } from '../db/connect.ts';
 
 declare module 'express-session' {
   interface SessionData {
     /** Who is signed in. */
     personId: string;
+    /** What their PIN was known by at the sign-in: with another PIN it is over. */
+    pin: string;
     /** Hash of the token this sign-in left on its device; none where the device did not ask for one. */
     token?: string;
   }
 }
 
-/** May somebody who signed in go on? Not once they were removed, or their sign-in on this device was ended. */
-async function mayGoOn(db: Database, { personId, token }: { personId?: string; token?: string }): Promise<boolean> {
+/** What of a session says who may go on. */
+type SignedIn = Partial<Pick<SessionData, 'personId' | 'pin' | 'token'>>;
+
+/** What a PIN is known by in a session: of its hash only a hash. @example pinMark(person.pinHash) */
+export const pinMark = (pinHash: string): string => createHash('sha256').update(pinHash).digest('hex');
+
+/** May somebody who signed in go on? Not once they were removed, have another PIN, or their sign-in on this device was ended. */
+async function mayGoOn(db: Database, { personId, pin, token }: SignedIn): Promise<boolean> {
   if (!personId) return false;
   const person = await db.models.Person.findByPk(personId, { attributes: ['pinHash'] });
-  if (!person?.pinHash) return false;
+  if (!person?.pinHash || pin !== pinMark(person.pinHash)) return false;
   return token === undefined || (await db.models.DeviceToken.findByPk(token))?.ended === null;
 }
 
@@ -32,7 +42,7 @@ export const onlyWhoMay =
 
 /** Is whoever opened this request still signed in, not signed out elsewhere, ended or removed? */
 async function stillSignedIn(db: Database, request: Request): Promise<boolean> {
-  const kept = await new Promise<{ personId?: string; token?: string } | null>((resolve, reject) =>
+  const kept = await new Promise<SignedIn | null>((resolve, reject) =>
     request.sessionStore.get(request.sessionID, (error: unknown, data) =>
       error ? reject(error as Error) : resolve(data ?? null),
     ),

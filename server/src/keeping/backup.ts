@@ -36,7 +36,7 @@ export async function backup(sequelize: Sequelize, { folder, keys }: BackupOptio
   );
   writeFileSync(manifestIn(making), JSON.stringify(manifest, null, 1));
   if (keys !== null && existsSync(keys)) cpSync(keys, join(making, 'keys'), { recursive: true });
-  const checked = await checkCopy(making);
+  const { manifest: _, ...checked } = await checkCopy(making);
   renameSync(making, folder);
   return checked;
 }

@@ -2,7 +2,7 @@ import { QueryTypes, type Sequelize } from 'sequelize';
 import { InputError } from '@iron-cradle/core';
 import { migrate, migrateTo, migrationNames } from '../db/migrate.ts';
 import { connected } from '../db/connect.ts';
-import { readManifest, readRows, type Manifest } from './files.ts';
+import { readRows, type Manifest } from './files.ts';
 import { valueOf } from './tables.ts';
 import { checkCopy, type Checked } from './verify.ts';
 
@@ -23,8 +23,7 @@ export interface Restored extends Checked {
  * @example await restore('mariadb://…/cradle', '/copies/2026-11-27')
  */
 export async function restore(databaseUrl: string, folder: string, now = new Date()): Promise<Restored> {
-  const checked = await checkCopy(folder);
-  const manifest = await readManifest(folder);
+  const { manifest, ...checked } = await checkCopy(folder);
   const newer = manifest.migrations.filter((name) => !migrationNames.includes(name));
   if (newer.length > 0)
     throw new InputError('folder', `a copy of a newer version (${newer.join(', ')})`, 'this version or an older one');

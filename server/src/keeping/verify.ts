@@ -29,48 +29,50 @@ export interface Broken {
  *
  * @throws InputError naming the first thing that does not hold
  */
-export async function checkCopy(folder: string): Promise<Checked> {
+export async function checkCopy(folder: string): Promise<Checked & { manifest: Manifest }> {
   const manifest = await readManifest(folder);
-  const rows = (name: string) => rowsAs(folder, tableOf(manifest, name));
   const heads = new Map<string, { number: number; last: string; length: number }>();
-  let counted = 0;
-  for await (const row of rows('jobs')) {
-    counted += 1;
-    heads.set(String(row.id), {
-      number: Number(row.number),
-      last: String(row.last_hash),
-      length: Number(row.last_seq),
-    });
-  }
   const photos = new Set<string>();
-  for await (const row of rows('photos')) photos.add(String(row.id));
-  let entries = 0;
-  const walk = async (log: Chained[]) => {
-    const id = log[0]?.jobId ?? '';
-    const head = heads.get(id);
-    const [broken] = whatIsBroken(log, { head, photos });
-    if (broken) throw new InputError(`job ${head?.number ?? id}`, broken, 'a log whose chain holds');
-    heads.delete(id);
-  };
+  const jobs = await eachRow(folder, tableOf(manifest, 'jobs'), ({ id, number, last_hash, last_seq }) => {
+    heads.set(String(id), { number: Number(number), last: String(last_hash), length: Number(last_seq) });
+  });
+  await eachRow(folder, tableOf(manifest, 'photos'), ({ id }) => void photos.add(String(id)));
   let log: Chained[] = [];
-  for await (const row of rows('entries')) {
-    entries += 1;
+  const walk = () => {
+    const [first] = log;
+    if (!first) return;
+    const head = heads.get(first.jobId);
+    const [broken] = whatIsBroken(log, { head, photos });
+    if (broken) throw new InputError(`job ${head?.number ?? first.jobId}`, broken, 'a log whose chain holds');
+    heads.delete(first.jobId);
+    log = [];
+  };
+  const entries = await eachRow(folder, tableOf(manifest, 'entries'), (row) => {
     const entry = chainedOf(row);
-    if (log.length > 0 && log[0]!.jobId !== entry.jobId) {
-      await walk(log);
-      log = [];
-    }
+    if (log[0]?.jobId !== entry.jobId) walk();
     log.push(entry);
-  }
-  if (log.length > 0) await walk(log);
+  });
+  walk();
   const [empty] = heads.values();
   if (empty) throw new InputError(`job ${empty.number}`, 'no entries', 'its log');
-  for (const { name, rows: said } of manifest.tables) {
-    let there = 0;
-    for await (const _ of readRows(folder, name)) there += 1;
-    if (there !== said) throw new InputError(name, `${there} rows`, `${said} rows`);
+  for (const table of manifest.tables)
+    if (!['jobs', 'photos', 'entries'].includes(table.name)) await eachRow(folder, table, () => undefined);
+  return { manifest, made: manifest.made, jobs, entries, photos: photos.size };
+}
+
+/** Reads the rows of a table once, by name. @returns how many; as many as the manifest says */
+async function eachRow(
+  folder: string,
+  { name, columns, rows }: Manifest['tables'][number],
+  look: (row: Record<string, Cell>) => void,
+): Promise<number> {
+  let there = 0;
+  for await (const row of readRows(folder, name)) {
+    there += 1;
+    look(Object.fromEntries(columns.map((column, i) => [column, row[i] ?? null])));
   }
-  return { made: manifest.made, jobs: counted, entries, photos: photos.size };
+  if (there !== rows) throw new InputError(name, `${there} rows`, `${rows} rows`);
+  return there;
 }
 
 /**
@@ -117,13 +119,6 @@ function tableOf({ tables }: Manifest, name: string): Manifest['tables'][number]
   const table = tables.find((one) => one.name === name);
   if (!table) throw new InputError('manifest.json', 'no such table', `the table ${name}`);
   return table;
-}
-
-async function* rowsAs(
-  folder: string,
-  { name, columns }: Manifest['tables'][number],
-): AsyncGenerator<Record<string, Cell>> {
-  for await (const row of readRows(folder, name)) yield Object.fromEntries(columns.map((c, i) => [c, row[i] ?? null]));
 }
 
 const chainedOf = (row: Record<string, Cell>): Chained => ({

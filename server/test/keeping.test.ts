@@ -1,5 +1,4 @@
-import { readFileSync, rmSync, writeFileSync } from 'node:fs';
-import { mkdtempSync } from 'node:fs';
+import { mkdirSync, mkdtempSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { QueryTypes } from 'sequelize';
@@ -10,6 +9,7 @@ import { migrateTo } from '../src/db/migrate.ts';
 import { backup } from '../src/keeping/backup.ts';
 import { verifyFile } from '../src/keeping/file.ts';
 import { sayIfRestored } from '../src/keeping/restored.ts';
+import { putKeysBack } from '../src/keeping/keys.ts';
 import { restore } from '../src/keeping/restore.ts';
 import { checkCopy, verifyShop } from '../src/keeping/verify.ts';
 import { Tablet } from './tablet.ts';
@@ -117,6 +117,23 @@ test('a copy of a version before is put back and brought up to date', async () =
     'cradle_first',
   );
   expect(next).toEqual([1, 0]);
+}, 60_000);
+
+test('the shop’s own keys go along, and back to where there are none; those that are there stay', async () => {
+  const [keys, gone] = [join(place, 'lan'), join(place, 'lan-of-a-new-machine')];
+  mkdirSync(keys);
+  writeFileSync(join(keys, 'authority.key'), 'secret', { mode: 0o600 });
+  const folder = join(place, 'with-keys');
+  const sequelize = await connected(shop.db.url());
+  await backup(sequelize, { folder, keys });
+  await sequelize.close();
+  expect(putKeysBack(folder, gone)).toBe('put back');
+  expect(readFileSync(join(gone, 'authority.key'), 'utf8')).toBe('secret');
+  expect(statSync(join(gone, 'authority.key')).mode & 0o777).toBe(0o600);
+  writeFileSync(join(keys, 'authority.key'), 'another');
+  expect(putKeysBack(folder, keys)).toBe('stay');
+  expect(readFileSync(join(keys, 'authority.key'), 'utf8')).toBe('another');
+  expect(putKeysBack(copy, gone)).toBe('none');
 }, 60_000);
 
 describe('what does not hold', () => {

@@ -1,9 +1,9 @@
-import { cpSync, existsSync, mkdirSync, renameSync, rmSync, writeFileSync } from 'node:fs';
-import { join } from 'node:path';
+import { existsSync, mkdirSync, renameSync, rmSync, writeFileSync } from 'node:fs';
 import { QueryTypes, Transaction, type Sequelize } from 'sequelize';
 import { InputError } from '@iron-cradle/core';
 import { ranMigrations } from '../db/migrate.ts';
 import { checkCopy, type Checked } from './verify.ts';
+import { keepKeys } from './keys.ts';
 import { manifestIn, writeRows, type Manifest } from './files.ts';
 import { cellOf, keptTables, type Cell, type Kept } from './tables.ts';
 
@@ -35,7 +35,7 @@ export async function backup(sequelize: Sequelize, { folder, keys }: BackupOptio
     (transaction) => dump(sequelize, { making, transaction }),
   );
   writeFileSync(manifestIn(making), JSON.stringify(manifest, null, 1));
-  if (keys !== null && existsSync(keys)) cpSync(keys, join(making, 'keys'), { recursive: true });
+  keepKeys(making, keys);
   const { manifest: _, ...checked } = await checkCopy(making);
   renameSync(making, folder);
   return checked;

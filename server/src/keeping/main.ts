@@ -4,6 +4,7 @@ import { InputError } from '@iron-cradle/core';
 import { openDatabase } from '../db/connect.ts';
 import { backup } from './backup.ts';
 import { verifyFile } from './file.ts';
+import { putKeysBack } from './keys.ts';
 import { restore } from './restore.ts';
 import { verifyShop, type Checked } from './verify.ts';
 
@@ -39,6 +40,10 @@ async function putBack(): Promise<void> {
   const { made, before, ...all } = await restore(url, resolve(where ?? ''));
   console.log(`The shop stands as of ${made}: ${counted({ made, ...all })}.`);
   if (before) console.log(`What stood there is kept in the database “${before}”.`);
+  const keys = process.env.CRADLE_LAN;
+  const became = keys ? putKeysBack(resolve(where ?? ''), keys) : 'none';
+  if (became === 'put back') console.log('The shop’s own keys were put back: paired phones stay paired.');
+  if (became === 'stay') console.log('The shop has keys already; those of the copy lie in its folder “keys”.');
 }
 
 try {

@@ -43,7 +43,12 @@ export async function ownDatabase(): Promise<Db & { folder: string }> {
 }
 
 /** The whole application as a person meets it: own database, built web, one port. */
-export async function openShop({ demo = true, host = '127.0.0.1', lan = false } = {}): Promise<Shop> {
+export async function openShop({
+  demo = true,
+  host = '127.0.0.1',
+  lan = false,
+  env = {} as Record<string, string>,
+} = {}): Promise<Shop> {
   const db = await ownDatabase();
   let child: ChildProcess | null = null;
   let port = 0;
@@ -62,6 +67,7 @@ export async function openShop({ demo = true, host = '127.0.0.1', lan = false } 
           PORT: String(port),
           ...(lan ? { CRADLE_LAN: join(db.folder, 'lan'), HTTPS_PORT: String(httpsPort) } : {}),
           WEB_ROOT: join(root, 'web/dist'),
+          ...env,
           CRADLE_DEMO: demo ? 'yes' : 'no',
         },
       });

@@ -11,7 +11,7 @@ import type { Database } from './db/connect.ts';
 import { demoPins } from './demo/people.ts';
 import { notTooDeep } from './http/depth.ts';
 import { ownDoors } from './http/doors.ts';
-import { filesIn, guesses } from './http/rates.ts';
+import { filesIn, guesses, RATES, type Rates } from './http/rates.ts';
 import { LASTS, sessionStore } from './http/sessionStore.ts';
 import { noSuchRoute, problems } from './http/problem.ts';
 import { Bell } from './jobs/events.ts';
@@ -36,6 +36,8 @@ export interface AppOptions {
   logger?: Logger;
   /** Names under which it is reached besides this machine's own. */
   names?: () => readonly string[];
+  /** How often one address may guess, and bring files in. */
+  rates?: Rates;
   /** Pages outside the application, before it: how a phone is paired. */
   before?: Router;
 }
@@ -120,9 +122,10 @@ export async function makeApp(db: Database, options: AppOptions): Promise<Expres
   const shelves = { db, states, summaries: new Summaries(db, states) };
   await shelves.summaries.catchUp();
   api.get('/health', (_request, response) => void response.json({ ok: true }));
-  api.post(['/session', '/approvals'], guesses());
-  api.put('/people/:id/pin', guesses());
-  api.post(IMPORT, filesIn());
+  const rates = options.rates ?? RATES;
+  api.post(['/session', '/approvals'], guesses(rates));
+  api.put('/people/:id/pin', guesses(rates));
+  api.post(IMPORT, filesIn(rates));
   api.use(peopleRoutes(db));
   api.use(doorRoutes(db));
   api.use(shopRoutes(shelves, { demoPins: options.demo ? demoPins : null, bell }));

@@ -1,4 +1,5 @@
 import { randomBytes } from 'node:crypto';
+import { RATES, type Rates } from './http/rates.ts';
 
 /** How the server was told to stand. */
 export interface Config {
@@ -16,6 +17,8 @@ export interface Config {
   lan: string | null;
   /** Port of https on the network; one above the plain one unless said otherwise. */
   httpsPort: number;
+  /** How often one address may guess, and bring files in. */
+  rates: Rates;
   /** Fill an empty database with the demo shop. */
   demo: boolean;
 }
@@ -33,6 +36,11 @@ export function readConfig(env: NodeJS.ProcessEnv = process.env): Config {
   const httpsPort = Number(env.HTTPS_PORT ?? (port === 0 ? 0 : port + 1));
   if (!Number.isInteger(httpsPort) || httpsPort < 0 || httpsPort > 65535)
     throw new Error(`HTTPS_PORT: expected a whole number from 0 to 65535, found “${env.HTTPS_PORT}”`);
+  const rate = (name: string, usual: number): number => {
+    const value = Number(env[name] ?? usual);
+    if (Number.isInteger(value) && value > 0) return value;
+    throw new Error(`${name}: expected a whole number above nought, found “${env[name]}”`);
+  };
   const lan = env.CRADLE_LAN || null;
   return {
     databaseUrl: env.DATABASE_URL,
@@ -44,6 +52,7 @@ export function readConfig(env: NodeJS.ProcessEnv = process.env): Config {
       .filter((name) => name !== ''),
     httpsPort,
     port,
+    rates: { wrong: rate('WRONG_A_MINUTE', RATES.wrong), files: rate('FILES_A_MINUTE', RATES.files) },
     webRoot: env.WEB_ROOT ?? null,
     demo: env.CRADLE_DEMO !== 'no',
   };

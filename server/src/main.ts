@@ -25,6 +25,7 @@ const app = await makeApp(db, {
   webRoot: config.webRoot,
   demo: isDemo,
   logger,
+  rates: config.rates,
   // Addresses of a machine change; where it listens to this machine only, nobody comes by them.
   names: () => [...config.hosts, ...(config.host === '127.0.0.1' ? [] : lanNames())],
   ...(keys

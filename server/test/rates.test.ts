@@ -2,11 +2,15 @@ import express from 'express';
 import { createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { problems } from '../src/http/problem.ts';
-import { guesses } from '../src/http/rates.ts';
+import { guesses, RATES } from '../src/http/rates.ts';
 
 test('guesses from one address end in a pause; right answers are not counted', async () => {
   const app = express();
-  app.post('/session', guesses(), (request, response) => void response.status(request.query.right ? 201 : 401).end());
+  app.post(
+    '/session',
+    guesses(RATES),
+    (request, response) => void response.status(request.query.right ? 201 : 401).end(),
+  );
   app.use(problems);
   const server = createServer(app).listen(0, '127.0.0.1');
   await new Promise((resolve) => server.once('listening', resolve));

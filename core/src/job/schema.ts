@@ -1,8 +1,10 @@
 import { kinds } from './kinds.ts';
 
-const text = { type: 'string', minLength: 1, maxLength: 64 } as const;
-const whole = { type: 'integer', minimum: 0 } as const;
-const moment = { type: 'string', format: 'date-time' } as const;
+// The greatest count and the longest word that a shop's database has room for.
+const MOST = 2_147_483_647;
+const text = { type: 'string', minLength: 1, maxLength: 60 } as const;
+const whole = { type: 'integer', minimum: 0, maximum: MOST } as const;
+const moment = { type: 'string', format: 'date-time', maxLength: 40 } as const;
 const hash = { type: 'string', pattern: '^[0-9a-f]{64}$' } as const;
 
 /**
@@ -24,7 +26,7 @@ export const jobFileSchema = {
       type: 'object',
       additionalProperties: false,
       required: ['id', 'number'],
-      properties: { id: text, number: { type: 'integer', minimum: 1 } },
+      properties: { id: text, number: { type: 'integer', minimum: 1, maximum: MOST } },
     },
     shop: {
       type: 'object',
@@ -49,16 +51,31 @@ export const jobFileSchema = {
           id: text,
           jobId: text,
           kind: { enum: [...kinds.map(({ kind }) => kind), 'takeBack', 'settled'] },
-          version: { type: 'integer', minimum: 1 },
+          version: { type: 'integer', minimum: 1, maximum: MOST },
           body: { type: 'object' },
           by: text,
           device: text,
           n: whole,
           at: moment,
           on: { anyOf: [text, { type: 'null' }] },
-          seq: { type: 'integer', minimum: 1 },
+          seq: { type: 'integer', minimum: 1, maximum: MOST },
           received: moment,
-          behind: { type: 'integer' },
+          behind: { type: 'integer', minimum: -MOST, maximum: MOST },
+          said: {
+            type: 'object',
+            additionalProperties: false,
+            required: ['by', 'at'],
+            properties: { by: text, at: moment },
+          },
+          decided: {
+            type: 'object',
+            additionalProperties: false,
+            required: ['outcomes', 'restedOn'],
+            properties: {
+              outcomes: { type: 'object', additionalProperties: { type: 'string' } },
+              restedOn: { type: 'array', items: { type: 'string' } },
+            },
+          },
           hash,
         },
       },

@@ -1,8 +1,15 @@
 import { rateLimit } from 'express-rate-limit';
 import { Problem } from './problem.ts';
 
-/** Wrong answers a minute from one address, and files brought in; common practice, no source. */
-const PER_MINUTE = { wrong: 60, files: 20 };
+/** How often one address may do it in a minute. */
+export interface Rates {
+  /** Answers that were wrong: PINs. */
+  wrong: number;
+  /** Job files that are brought in. */
+  files: number;
+}
+/** Common practice, no source; a shop whose tablets share one address may say others. */
+export const RATES: Rates = { wrong: 60, files: 20 };
 
 const limited = (limit: number, { wrongOnly, detail }: { wrongOnly: boolean; detail: string }) =>
   rateLimit({
@@ -18,12 +25,12 @@ const limited = (limit: number, { wrongOnly, detail }: { wrongOnly: boolean; det
   });
 
 /** Guesses from one address, whoever they are about. */
-export const guesses = () =>
-  limited(PER_MINUTE.wrong, {
+export const guesses = ({ wrong }: Rates) =>
+  limited(wrong, {
     wrongOnly: true,
     detail: 'Too many wrong PINs from this device. Try again in a minute.',
   });
 
 /** Job files from one address. */
-export const filesIn = () =>
-  limited(PER_MINUTE.files, { wrongOnly: false, detail: 'Too many files at once. Try again in a minute.' });
+export const filesIn = ({ files }: Rates) =>
+  limited(files, { wrongOnly: false, detail: 'Too many files at once. Try again in a minute.' });

@@ -1,21 +1,25 @@
-import { IsArray, IsDefined, IsIn, IsObject, IsOptional } from 'class-validator';
-import { checkBody, checked, foldJob, InputError, summaryOf, type JobFile, type JobState } from '@iron-cradle/core';
+import {
+  checkBody,
+  foldJob,
+  InputError,
+  jobFileSchema,
+  summaryOf,
+  type JobFile,
+  type JobState,
+} from '@iron-cradle/core';
 import { inTransaction, type Database } from '../db/connect.ts';
+import { bySchema } from '../http/bySchema.ts';
 import { notFound, Problem } from '../http/problem.ts';
 import { readShop } from '../shop/shop.ts';
-import { entryOf, rowOf, verifyChain, type Chained, type Numbered } from './chain.ts';
+import { entryOf, rowOf, verifyChain } from './chain.ts';
 import { numberFor } from './numbers.ts';
 import { pictureType } from './photos.ts';
 
-class JobFileBody {
-  @IsIn(['iron-cradle-job']) format!: 'iron-cradle-job';
-  @IsIn([1]) version!: 1;
-  @IsDefined() @IsObject() job!: { id: string; number: number };
-  @IsDefined() @IsObject() shop!: { name: string };
-  @IsDefined() @IsObject() people!: Record<string, string>;
-  @IsArray() entries!: JobFile['entries'];
-  @IsOptional() @IsObject() photos?: Record<string, string>;
-}
+// Files without the line that counts their chain are read too: the chain is walked in any case.
+const readFile = bySchema<JobFile>({
+  ...jobFileSchema,
+  required: jobFileSchema.required.filter((one) => one !== 'chain'),
+});
 
 /**
  * A job as a file, with its photos in it or only named.
@@ -48,13 +52,15 @@ export async function exportJob(db: Database, jobId: string, withPhotos = false)
  * @throws InputError, or Problem 409 when the job is already here
  */
 export async function importJob(db: Database, raw: unknown): Promise<{ id: string; number: number }> {
-  const file = checked(JobFileBody, raw);
-  const id = text(file.job.id, 'job.id');
+  const file = readFile(raw);
+  const { id } = file.job;
   // The chain is walked over the text as it came, before anything is checked or carried to a newer version.
-  const rows = file.entries.map((entry, i) => rowFrom(entry, id, i));
+  const rows = file.entries.map((entry) => ({ ...rowOf({ ...entry, jobId: id }), hash: entry.hash }));
   const chain = verifyChain(rows);
   if (chain.brokenAt !== null)
     throw new InputError(`entries[${chain.brokenAt - 1}]`, 'an entry that was changed', 'a log whose chain holds');
+  if (new Set(rows.map((row) => row.id)).size < rows.length)
+    throw new InputError('entries', 'an entry that stands in it twice', 'every entry once');
   for (const { kind, body } of file.entries) checkBody(kind, body);
   const state = foldJob(null, rows.map(entryOf));
   if (!state) throw new InputError('entries', 'no opened job', 'a log that opens a job');
@@ -63,11 +69,16 @@ export async function importJob(db: Database, raw: unknown): Promise<{ id: strin
     const { Job, Entry, Person, Photo } = db.models;
     if (await Job.findByPk(id, { transaction }))
       throw new Problem(409, 'Already here', { detail: 'This job is already in this shop.' });
+    const double = await Entry.findOne({ where: { id: rows.map((row) => row.id) }, attributes: ['id'], transaction });
+    if (double)
+      throw new Problem(409, 'Already here', {
+        detail: `Entry ${double.id} of this file is part of another job here.`,
+      });
     const number = await numberFor(db, file.job.number, transaction);
     for (const by of new Set(rows.map((row) => row.by)))
       await Person.findOrCreate({
         where: { id: by },
-        defaults: { id: by, name: String(file.people[by] ?? by).slice(0, 80), role: 'technician', pinHash: null },
+        defaults: { id: by, name: (file.people[by] ?? by).slice(0, 80), role: 'technician', pinHash: null },
         transaction,
       });
     await Job.create(
@@ -91,7 +102,7 @@ export async function importJob(db: Database, raw: unknown): Promise<{ id: strin
 }
 
 /** The pictures of a file that its log names, each told by its content. @throws InputError for what is no picture */
-async function photosOf(file: JobFileBody, state: JobState): Promise<{ id: string; type: string; bytes: Buffer }[]> {
+async function photosOf(file: JobFile, state: JobState): Promise<{ id: string; type: string; bytes: Buffer }[]> {
   const named = new Set(state.photos.map((photo) => photo.file));
   return Promise.all(
     Object.entries(file.photos ?? {})
@@ -102,21 +113,4 @@ async function photosOf(file: JobFileBody, state: JobState): Promise<{ id: strin
         return { id, type: await pictureType(bytes, field), bytes };
       }),
   );
-}
-
-/** An entry of a file as a row. @throws InputError for a field that can't be one */
-function rowFrom(entry: Numbered, jobId: string, i: number): Chained {
-  for (const field of ['id', 'at', 'by', 'kind', 'hash', 'device', 'received'] as const)
-    text(entry[field], `entries[${i}].${field}`);
-  for (const field of ['seq', 'n', 'version'] as const)
-    if (!Number.isInteger(entry[field]))
-      throw new InputError(`entries[${i}].${field}`, String(entry[field]), 'a whole number');
-  if (entry.on !== null) text(entry.on, `entries[${i}].on`);
-  return { ...rowOf({ ...entry, jobId }), hash: entry.hash };
-}
-
-function text(value: unknown, field: string): string {
-  if (typeof value !== 'string' || value.length === 0 || value.length > 64)
-    throw new InputError(field, String(value).slice(0, 60), 'a short text');
-  return value;
 }

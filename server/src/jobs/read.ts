@@ -3,6 +3,7 @@ import {
   checkBody,
   InputError,
   isKind,
+  jobFileSchema,
   refused,
   versionOf,
   type JobState,
@@ -10,6 +11,7 @@ import {
   type Refusal,
 } from '@iron-cradle/core';
 import type { Database } from '../db/connect.ts';
+import { bySchema } from '../http/bySchema.ts';
 
 /** One thing that is wrong with an entry. */
 export interface Wrong {
@@ -33,6 +35,10 @@ const needs = (ok: boolean, { field, found, expected }: { field: string; found: 
   if (!ok) throw new InputError(field, String(found).slice(0, 60), expected);
 };
 const isWord = (value: unknown): value is string => typeof value === 'string' && /^[\w-]{1,60}$/.test(value);
+
+const { by, device, n, at, on, said } = jobFileSchema.properties.entries.items.properties;
+/** That the outside of an entry finds room, by the published schema. */
+const outside = bySchema({ type: 'object', properties: { by, device, n, at, on, said } });
 
 /**
  * Reads the outside of an entry and its body.
@@ -72,14 +78,7 @@ export function readEntry(raw: unknown, jobId: string, state: JobState | null): 
     found: on,
     expected: 'an entry this server holds: its history may have been put back',
   });
-  if (said !== undefined) {
-    const { by: first, at: when } = (said ?? {}) as Record<string, unknown>;
-    needs(isWord(first) && typeof when === 'string' && !Number.isNaN(Date.parse(when)), {
-      field: 'said',
-      found: first,
-      expected: 'who said it first, and when',
-    });
-  }
+  outside(raw);
   return {
     id: idOf(raw),
     jobId,

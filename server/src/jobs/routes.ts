@@ -38,6 +38,10 @@ export function jobRoutes(shelves: Shelves, bell: Bell): Router {
     response.json(await summaries.of(jobs));
   });
 
+  // What can be no job's id is no job, at every route.
+  routes.use('/:id', (request, _response, next) =>
+    next(/^[\w-]{2,60}$/.test(request.params.id) ? undefined : notFound('job')),
+  );
   routes.get('/schema', (_request, response) => {
     response.type('application/schema+json').send(JSON.stringify(jobFileSchema));
   });

@@ -1,24 +1,17 @@
 import { Router } from 'express';
-import { Ajv2020 } from 'ajv/dist/2020.js';
 import { archetypes, checkVehicle, InputError, vehicleSchema, type VehicleFile } from '@iron-cradle/core';
 import type { Database } from '../db/connect.ts';
+import { bySchema } from '../http/bySchema.ts';
 import { notFound, signInFirst } from '../http/problem.ts';
 import { keepVersion } from './versions.ts';
 
-const fits = new Ajv2020({ strict: false }).compile<VehicleFile>(vehicleSchema);
+const bySchemaOfVehicles = bySchema<VehicleFile>(vehicleSchema, 'vehicle');
 
 /** Checks a file against the published schema and then for sense. @throws InputError with the path of what is wrong */
 export function readVehicle(document: unknown): VehicleFile {
-  if (!fits(document)) {
-    const [first] = fits.errors ?? [];
-    throw new InputError(
-      `vehicle${first?.instancePath.replaceAll('/', '.') ?? ''}`,
-      '',
-      first?.message ?? 'a vehicle file',
-    );
-  }
-  checkVehicle(document);
-  return document;
+  const file = bySchemaOfVehicles(document);
+  checkVehicle(file);
+  return file;
 }
 
 /** Vehicle files: the shop's own and the archetypes. */

@@ -2,8 +2,7 @@ import { ownDatabase } from '../e2e/lib/server.ts';
 import { figuresOf, type Entry } from '@iron-cradle/core';
 import { openDatabase } from '../server/src/db/connect.ts';
 import { append } from '../server/src/jobs/append.ts';
-import { States } from '../server/src/jobs/states.ts';
-import { Summaries } from '../server/src/jobs/summaries.ts';
+import { shelvesOf } from '../server/src/jobs/shelves.ts';
 import { longLog } from './log.ts';
 import { row } from './lib.ts';
 
@@ -16,8 +15,7 @@ export async function benchAppend(): Promise<void> {
   try {
     await db.models.Person.create({ id: 'ines', name: 'Ines', role: 'technician', pin: 'none' } as never);
     const figures = figuresOf({ alone: 25, two: 40, lying: 15, helper: 5 });
-    const states = new States(db);
-    const shelves = { db, states, summaries: new Summaries(db, states) };
+    const shelves = shelvesOf(db, null);
     const timeOf = async (length: number): Promise<number> => {
       const jobId = `long-${length}`;
       const log = longLog(length, jobId).map(({ seq: _seq, ...entry }) => entry);

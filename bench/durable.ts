@@ -3,9 +3,8 @@ import { createPool } from 'mariadb';
 import { archetypes, figuresOf, logWriter } from '@iron-cradle/core';
 import { ownDatabase } from '../e2e/lib/server.ts';
 import { openDatabase } from '../server/src/db/connect.ts';
-import { append, type Shelves } from '../server/src/jobs/append.ts';
-import { States } from '../server/src/jobs/states.ts';
-import { Summaries } from '../server/src/jobs/summaries.ts';
+import { append } from '../server/src/jobs/append.ts';
+import { shelvesOf, type Shelves } from '../server/src/jobs/shelves.ts';
 import { row } from './lib.ts';
 
 /** Entries of each client, after a few to warm up. */
@@ -52,8 +51,7 @@ export async function benchDurable(): Promise<void> {
   const pool = createPool(`${mariadb.url()}?connectionLimit=12&acquireTimeout=60000`);
   try {
     await db.models.Person.create({ id: 'ines', name: 'Ines', role: 'technician', pinHash: null });
-    const states = new States(db);
-    const shelves = { db, states, summaries: new Summaries(db, states) };
+    const shelves = shelvesOf(db, null);
     await pool.execute('CREATE TABLE bare_jobs (id VARCHAR(60) PRIMARY KEY, last_seq INT NOT NULL)');
     await pool.execute(
       'CREATE TABLE bare (id VARCHAR(60) PRIMARY KEY, job_id VARCHAR(60) NOT NULL, body LONGTEXT NOT NULL)',

@@ -1,9 +1,57 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import type { JobFile } from '@iron-cradle/core';
+import { shopKey } from '../server/src/sealing/key.ts';
 import { atWork } from './lib/atWork.ts';
+import { renamed } from './lib/files.ts';
 import { cutOff, phone, signedIn, wide } from './lib/browser.ts';
 
-/** People and devices: a PIN changed, a lost tablet ended by the lead, somebody who works here no more. */
+/** Who belongs here: a job sealed by another shop, a PIN changed, a lost tablet ended by the lead, somebody who works here no more. */
 const work = atWork(wide);
 const JOB = 'demo-pickup-2';
+
+test('a job that another shop sealed is told apart until the lead has compared its key', async () => {
+  const { browser, shop, ines } = work;
+  const folder = mkdtempSync(join(tmpdir(), 'key-'));
+  const key = shopKey(join(folder, 'theirs.pem'));
+  rmSync(folder, { recursive: true });
+  const marit = await signedIn(browser, shop.base, { name: 'Marit', pin: '3690', viewport: phone });
+  const own = await ines.page.evaluate(async () => (await fetch('/api/jobs/demo-saloon/file')).text());
+  const file = renamed(JSON.parse(own) as JobFile, 'from-elsewhere');
+  const { seq, hash } = file.entries.at(-1)!;
+  const sealed = { ...file, seals: [key.seal('from-elsewhere', { seq, hash, at: new Date().toISOString() })] };
+  const status = await marit.page.evaluate(
+    async (body) =>
+      (await fetch('/api/jobs/import', { method: 'POST', headers: { 'Content-Type': 'application/json' }, body }))
+        .status,
+    JSON.stringify(sealed),
+  );
+  expect(status).toBe(201);
+  const says = async (standing: string) => {
+    await marit.go('/jobs/from-elsewhere/record');
+    await marit.stands(`[data-standing=${standing}]`);
+  };
+  await marit.go('/jobs/demo-saloon/record');
+  await marit.stands('[data-standing=verifiedHere]');
+  await says('unknownKey');
+  // As it is read out to each other: in groups of four.
+  await marit.sees(key.fingerprint.slice(0, 4));
+  await ines.go('/shop');
+  await ines.stands('[data-key=unknown]');
+  expect(await ines.page.$$('[data-action=compared]')).toHaveLength(0);
+  await marit.go('/shop');
+  await marit.tap('[data-key=unknown] [data-action=compared]');
+  await marit.sees('expected the shop’s name');
+  await marit.type('All eight groups agree with', 'Third Street');
+  await marit.tap('[data-key=unknown] [data-action=compared]');
+  await marit.stands('[data-key=compared]');
+  expect(await marit.sideways()).toBeLessThanOrEqual(0);
+  expect(await marit.seriousFaults()).toEqual([]);
+  await says('broughtIn');
+  await marit.sees('sealed by Third Street');
+  expect(marit.errors).toEqual([]);
+}, 60_000);
 
 test('one changes one’s own PIN with the old one; a wrong one says so and loses nothing', async () => {
   const { ines } = work;

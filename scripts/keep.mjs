@@ -5,6 +5,7 @@ import { inCradle, root } from './lib/paths.mjs';
 
 const [what, ...rest] = process.argv.slice(2);
 const empty = rest.includes('--empty');
+const folder = empty ? 'shop' : 'demo';
 const [given] = rest.filter((word) => word !== '--empty');
 const stamp = new Date().toISOString().slice(0, 19).replaceAll(':', '-');
 const where = given ?? (what === 'backup' ? inCradle('backups', stamp) : '');
@@ -20,7 +21,7 @@ try {
   await ensureServer();
   const { startMariaDb } = await import('./lib/mariadb.mjs');
   const file = what === 'verify' && given;
-  const own = file || process.env.DATABASE_URL ? null : await startMariaDb(inCradle('db', empty ? 'shop' : 'demo'));
+  const own = file || process.env.DATABASE_URL ? null : await startMariaDb(inCradle('db', folder));
   const found = own?.found ?? false;
   let code = 0;
   if (what === 'restore' && found) {
@@ -35,6 +36,7 @@ try {
           ...process.env,
           DATABASE_URL: process.env.DATABASE_URL || own?.url() || '',
           CRADLE_LAN: process.env.CRADLE_LAN || inCradle('lan'),
+          KEY_FILE: process.env.KEY_FILE || inCradle('keys', `${folder}.pem`),
         },
       }).status ?? 1;
   // One that was running is somebody’s; only our own is stopped.

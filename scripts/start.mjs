@@ -40,6 +40,7 @@ try {
         DATABASE_URL: process.env.DATABASE_URL || own.url(),
         WEB_ROOT: inRoot('web', 'dist'),
         ...(options.includes('--lan') ? { CRADLE_LAN: process.env.CRADLE_LAN || inCradle('lan') } : {}),
+        KEY_FILE: process.env.KEY_FILE || inCradle('keys', `${folder}.pem`),
         CRADLE_DEMO: options.includes('--empty') ? 'no' : 'yes',
       },
     });

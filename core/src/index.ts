@@ -227,6 +227,7 @@ export {
 } from './stops/index.ts';
 export {
   AllowBody,
+  ComparedBody,
   bayKinds,
   DeviceBody,
   NewPinBody,
@@ -238,6 +239,16 @@ export {
 } from './shop/index.ts';
 export { summaryOf, type JobSummary } from './summary/index.ts';
 export { gravestFirst, gravestOf, outcomeWord, type Outcome, type Verdict } from './verdict/index.ts';
+export {
+  fingerprintInWords,
+  isSealedAfter,
+  sealText,
+  standingOf,
+  type KnownKey,
+  type Seal,
+  type SealSeen,
+  type Standing,
+} from './sealing/index.ts';
 export { followUps, type FollowUp } from './signing/index.ts';
 export {
   cellText,

@@ -67,6 +67,7 @@ export async function openShop({
           PORT: String(port),
           ...(lan ? { CRADLE_LAN: join(db.folder, 'lan'), HTTPS_PORT: String(httpsPort) } : {}),
           WEB_ROOT: join(root, 'web/dist'),
+          KEY_FILE: join(db.folder, 'keys', 'shop.pem'),
           ...env,
           CRADLE_DEMO: demo ? 'yes' : 'no',
         },

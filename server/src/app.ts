@@ -18,11 +18,11 @@ import { Bell } from './jobs/events.ts';
 import { instrumentRoutes } from './instruments/routes.ts';
 import { sourceRoutes } from './instruments/sourceRoutes.ts';
 import { IMPORT, jobRoutes } from './jobs/routes.ts';
-import { States } from './jobs/states.ts';
-import { Summaries } from './jobs/summaries.ts';
+import type { Shelves } from './jobs/shelves.ts';
 import { doorRoutes } from './people/doors.ts';
 import { onlyWhoMay } from './people/session.ts';
 import { peopleRoutes } from './people/routes.ts';
+import { keyRoutes } from './sealing/routes.ts';
 import { shopRoutes } from './shop/routes.ts';
 import { vehicleRoutes } from './vehicles/routes.ts';
 
@@ -52,7 +52,8 @@ async function sessionSecret(db: Database): Promise<string> {
 }
 
 /** The whole application over one database; nothing is kept in the process that a second process could not share. */
-export async function makeApp(db: Database, options: AppOptions): Promise<Express> {
+export async function makeApp(shelves: Shelves, options: AppOptions): Promise<Express> {
+  const { db, states } = shelves;
   const logger = options.logger ?? pino({ level: 'silent' });
   const app = express();
   app.disable('x-powered-by');
@@ -118,8 +119,6 @@ export async function makeApp(db: Database, options: AppOptions): Promise<Expres
   });
   api.use(onlyWhoMay(db));
   const bell = new Bell();
-  const states = new States(db);
-  const shelves = { db, states, summaries: new Summaries(db, states) };
   await shelves.summaries.catchUp();
   api.get('/health', (_request, response) => void response.json({ ok: true }));
   const rates = options.rates ?? RATES;
@@ -128,6 +127,7 @@ export async function makeApp(db: Database, options: AppOptions): Promise<Expres
   api.post(IMPORT, filesIn(rates));
   api.use(peopleRoutes(db));
   api.use(doorRoutes(db));
+  api.use(keyRoutes(db));
   api.use(shopRoutes(shelves, { demoPins: options.demo ? demoPins : null, bell }));
   api.use(vehicleRoutes(db));
   api.use('/sources', sourceRoutes(db));

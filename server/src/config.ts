@@ -15,6 +15,8 @@ export interface Config {
   webRoot: string | null;
   /** Folder of the shop's own certificates, to be reached on its network; null on this machine only. */
   lan: string | null;
+  /** File of the key the shop seals with; null: nothing is sealed. */
+  keyFile: string | null;
   /** Port of https on the network; one above the plain one unless said otherwise. */
   httpsPort: number;
   /** How often one address may guess, and bring files in. */
@@ -46,6 +48,7 @@ export function readConfig(env: NodeJS.ProcessEnv = process.env): Config {
     databaseUrl: env.DATABASE_URL,
     host: env.HOST ?? (lan ? '0.0.0.0' : '127.0.0.1'),
     lan,
+    keyFile: env.KEY_FILE || null,
     hosts: (env.HOSTS ?? '')
       .split(',')
       .map((name) => name.trim().toLowerCase())

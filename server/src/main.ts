@@ -7,21 +7,31 @@ import { readConfig } from './config.ts';
 import { openDatabase } from './db/connect.ts';
 import { fillWithDemo } from './demo/fill.ts';
 import { sayIfRestored } from './keeping/restored.ts';
+import { shelvesOf } from './jobs/shelves.ts';
 import { inLink, lanAddresses, lanHosts, lanNames } from './lan/addresses.ts';
 import { lanKeys } from './lan/authority.ts';
 import { pairingRoutes } from './lan/pairing.ts';
+import { shopKey } from './sealing/key.ts';
+import { knowOwnKey } from './sealing/seals.ts';
 
 const config = readConfig();
 const logger = pino({ level: process.env.LOG_LEVEL ?? 'warn' });
 const db = await openDatabase(config.databaseUrl, (text) => console.log(text));
 await sayIfRestored(db, (text) => console.log(text));
-const isDemo = config.demo ? await fillWithDemo(db) : false;
+const key = config.keyFile ? shopKey(config.keyFile) : null;
+if (!key) console.log('KEY_FILE is not set: no log is sealed.');
+else if (await knowOwnKey(db, key))
+  console.log(
+    `The shop’s key was not at ${config.keyFile}: another one seals from now on. Former seals go on being verified.`,
+  );
+const shelves = shelvesOf(db, key);
+const isDemo = config.demo ? await fillWithDemo(shelves) : false;
 const keys = config.lan ? await lanKeys(config.lan, lanHosts()) : null;
 const portOf = (of: Server | null): number => {
   const address = of?.address();
   return typeof address === 'object' && address ? address.port : 0;
 };
-const app = await makeApp(db, {
+const app = await makeApp(shelves, {
   webRoot: config.webRoot,
   demo: isDemo,
   logger,

@@ -4,6 +4,7 @@ import { QueryTypes } from 'sequelize';
 import { ownDatabase } from '../../e2e/lib/server.ts';
 import { openDatabase } from '../src/db/connect.ts';
 import { fillWithDemo } from '../src/demo/fill.ts';
+import { shelvesOf } from '../src/jobs/shelves.ts';
 
 /** First starts that were killed half-way: the next one goes on where they were, and nothing is ever deleted. */
 let mariadb: Awaited<ReturnType<typeof ownDatabase>>;
@@ -40,19 +41,19 @@ test('a demo shop of which only the people were there', async () => {
   const db = await openDatabase(await named('half_demo'));
   const { upsert } = db.models.Vehicle;
   db.models.Vehicle.upsert = () => Promise.reject(new Error('killed'));
-  await expect(fillWithDemo(db)).rejects.toThrow('killed');
+  await expect(fillWithDemo(shelvesOf(db, null))).rejects.toThrow('killed');
   expect(await db.models.Person.count()).toBeGreaterThan(0);
   db.models.Vehicle.upsert = upsert;
-  expect(await fillWithDemo(db)).toBe(true);
+  expect(await fillWithDemo(shelvesOf(db, null))).toBe(true);
   const jobs = await db.models.Job.count();
   expect(jobs).toBeGreaterThan(3);
   // Filled once, and a shop of people of its own is never filled.
-  expect(await fillWithDemo(db)).toBe(true);
+  expect(await fillWithDemo(shelvesOf(db, null))).toBe(true);
   expect(await db.models.Job.count()).toBe(jobs);
   await db.sequelize.close();
   const own = await openDatabase(await named('own_shop'));
   await own.models.Person.create({ id: 'ada', name: 'Ada', role: 'lead', pinHash: null });
-  expect(await fillWithDemo(own)).toBe(false);
+  expect(await fillWithDemo(shelvesOf(own, null))).toBe(false);
   expect(await own.models.Job.count()).toBe(0);
   await own.sequelize.close();
 }, 60_000);

@@ -10,6 +10,7 @@ import { backup } from '../src/keeping/backup.ts';
 import { verifyFile } from '../src/keeping/file.ts';
 import { sayIfRestored } from '../src/keeping/restored.ts';
 import { putKeysBack } from '../src/keeping/keys.ts';
+import { shopKey } from '../src/sealing/key.ts';
 import { restore } from '../src/keeping/restore.ts';
 import { checkCopy, verifyShop } from '../src/keeping/verify.ts';
 import { Tablet } from './tablet.ts';
@@ -51,6 +52,8 @@ const onBase = async <T>(work: (db: Awaited<ReturnType<typeof openDatabase>>) =>
 const rowsOf = (name: string, table: string) =>
   onBase((db) => db.sequelize.query(`SELECT * FROM \`${table}\` ORDER BY 1, 2`, { type: QueryTypes.SELECT }), name);
 
+const none = { lan: null, seal: null };
+
 test('made while entries come in it holds one moment: every chain whole, every photo there', async () => {
   const sequelize = await connected(shop.db.url());
   let going = true;
@@ -59,14 +62,14 @@ test('made while entries come in it holds one moment: every chain whole, every p
     while (going) n += (await one.append('job-k', [one.entry('job-k', 'note', { text: `${n}` })])).json.accepted.length;
     return n;
   })();
-  const made = await backup(sequelize, { folder: copy, keys: null });
+  const made = await backup(sequelize, { folder: copy, keys: none });
   going = false;
   expect(await work).toBeGreaterThan(0);
   await sequelize.close();
   expect(made.jobs).toBe((await rowsOf('cradle', 'jobs')).length);
   expect(made.photos).toBe((await rowsOf('cradle', 'photos')).length);
   expect(made.entries).toBeLessThanOrEqual((await rowsOf('cradle', 'entries')).length);
-  await expect(backup(sequelize, { folder: copy, keys: null })).rejects.toThrow(/not there yet/);
+  await expect(backup(sequelize, { folder: copy, keys: none })).rejects.toThrow(/not there yet/);
 }, 60_000);
 
 test('put back into an empty database it is the same, byte for byte, and work goes on from it', async () => {
@@ -109,7 +112,7 @@ test('a copy of a version before is put back and brought up to date', async () =
   await migrateTo(old, ['1-first']);
   await old.query("INSERT INTO people (id, name, role) VALUES ('ada', 'Ada', 'lead')", { type: QueryTypes.INSERT });
   const folder = join(place, 'old');
-  await backup(old, { folder, keys: null });
+  await backup(old, { folder, keys: none });
   await old.close();
   await restore(shop.db.url('cradle_first'), folder);
   const next = await onBase(
@@ -120,20 +123,25 @@ test('a copy of a version before is put back and brought up to date', async () =
 }, 60_000);
 
 test('the shop’s own keys go along, and back to where there are none; those that are there stay', async () => {
-  const [keys, gone] = [join(place, 'lan'), join(place, 'lan-of-a-new-machine')];
-  mkdirSync(keys);
-  writeFileSync(join(keys, 'authority.key'), 'secret', { mode: 0o600 });
+  const here = { lan: join(place, 'lan'), seal: join(place, 'keys', 'shop.pem') };
+  const gone = { lan: join(place, 'new-machine', 'lan'), seal: join(place, 'new-machine', 'keys', 'shop.pem') };
+  mkdirSync(here.lan);
+  writeFileSync(join(here.lan, 'authority.key'), 'secret', { mode: 0o600 });
+  const { fingerprint } = shopKey(here.seal);
   const folder = join(place, 'with-keys');
   const sequelize = await connected(shop.db.url());
-  await backup(sequelize, { folder, keys });
+  await backup(sequelize, { folder, keys: here });
   await sequelize.close();
-  expect(putKeysBack(folder, gone)).toBe('put back');
-  expect(readFileSync(join(gone, 'authority.key'), 'utf8')).toBe('secret');
-  expect(statSync(join(gone, 'authority.key')).mode & 0o777).toBe(0o600);
-  writeFileSync(join(keys, 'authority.key'), 'another');
-  expect(putKeysBack(folder, keys)).toBe('stay');
-  expect(readFileSync(join(keys, 'authority.key'), 'utf8')).toBe('another');
-  expect(putKeysBack(copy, gone)).toBe('none');
+  expect(putKeysBack(folder, gone)).toEqual({ lan: 'put back', seal: 'put back' });
+  expect(readFileSync(join(gone.lan, 'authority.key'), 'utf8')).toBe('secret');
+  expect([join(gone.lan, 'authority.key'), gone.seal].map((file) => statSync(file).mode & 0o777)).toEqual([
+    0o600, 0o600,
+  ]);
+  expect(shopKey(gone.seal).fingerprint).toBe(fingerprint);
+  writeFileSync(join(here.lan, 'authority.key'), 'another');
+  expect(putKeysBack(folder, here)).toEqual({ lan: 'stay', seal: 'stay' });
+  expect(readFileSync(join(here.lan, 'authority.key'), 'utf8')).toBe('another');
+  expect(putKeysBack(copy, gone)).toEqual({ lan: 'none', seal: 'none' });
 }, 60_000);
 
 describe('what does not hold', () => {
@@ -206,10 +214,11 @@ test('a file that was handed on: as JSON, as a zip, in its PDF; one that was cha
     entries: file.entries.length,
     last: file.chain.last,
     shop: file.shop.name,
+    standing: { is: 'unknownKey', after: file.entries.length - file.seals!.at(-1)!.seq },
   };
-  expect(await verifyFile(write('job.json', json))).toEqual(expected);
-  expect(await verifyFile(write('job.zip', await get('/jobs/demo-pickup-2/file.zip')))).toEqual(expected);
-  expect(await verifyFile(write('job.pdf', await get('/jobs/demo-pickup-2/record.pdf')))).toEqual(expected);
+  expect(await verifyFile(write('job.json', json))).toMatchObject(expected);
+  expect(await verifyFile(write('job.zip', await get('/jobs/demo-pickup-2/file.zip')))).toMatchObject(expected);
+  expect(await verifyFile(write('job.pdf', await get('/jobs/demo-pickup-2/record.pdf')))).toMatchObject(expected);
   file.entries[2]!.by = 'somebody';
   await expect(verifyFile(write('changed.json', JSON.stringify(file)))).rejects.toThrow(/entry 3/);
   await expect(verifyFile(write('none.json', '{"a":1}'))).rejects.toThrow(/a job file/);

@@ -1,4 +1,5 @@
 import type { RawEntry } from '../kernel/index.ts';
+import type { Seal } from '../sealing/index.ts';
 
 /** A whole job as one JSON document: enough to make its record anywhere. */
 export interface JobFile {
@@ -16,6 +17,8 @@ export interface JobFile {
   chain: { length: number; last: string };
   /** Every entry as it is hashed, with its number and hash. */
   entries: (RawEntry & { seq: number; received: string; hash: string })[];
+  /** Seals over its heads, with the keys they were put on with. */
+  seals?: Seal[];
   /** Photos the log names, base64 by their id, where they were asked for. */
   photos?: Record<string, string>;
 }

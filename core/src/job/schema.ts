@@ -80,6 +80,21 @@ export const jobFileSchema = {
         },
       },
     },
+    seals: {
+      type: 'array',
+      items: {
+        type: 'object',
+        additionalProperties: false,
+        required: ['seq', 'hash', 'at', 'publicKey', 'signature'],
+        properties: {
+          seq: { type: 'integer', minimum: 1, maximum: MOST },
+          hash,
+          at: moment,
+          publicKey: { type: 'string', maxLength: 200, contentEncoding: 'base64' },
+          signature: { type: 'string', maxLength: 200, contentEncoding: 'base64' },
+        },
+      },
+    },
     photos: { type: 'object', additionalProperties: { type: 'string', contentEncoding: 'base64' } },
   },
 } as const;

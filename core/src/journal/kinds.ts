@@ -1,4 +1,16 @@
-import { IsBoolean, IsIn, IsInt, IsISO8601, IsOptional, IsString, Length, Max, MaxLength, Min } from 'class-validator';
+import {
+  IsBoolean,
+  IsIn,
+  IsInt,
+  IsISO8601,
+  IsOptional,
+  IsString,
+  Length,
+  Matches,
+  Max,
+  MaxLength,
+  Min,
+} from 'class-validator';
 import { defineKind } from '../kernel/index.ts';
 import type { JournalSlice } from './slice.ts';
 
@@ -16,6 +28,8 @@ class PhotoBody {
   @IsString() @Length(1, 100) file!: string;
   /** Ledger key. */
   @IsOptional() @IsString() @MaxLength(90) key?: string;
+  /** SHA-256 of the picture, hexadecimal: what the log says of it stands in the chain. */
+  @IsOptional() @Matches(/^[0-9a-f]{64}$/) sha256?: string;
 }
 
 /** Starts a wait that uses no hands, or ends it. */

@@ -165,6 +165,17 @@ describe('codes on paper', () => {
   test('what is written is read; anything else is none of ours', () => {
     expect(readCode(tagCode('job-1', 7))).toEqual({ job: 'job-1', tag: 7 });
     expect(readCode(` ${recordCode({ id: 'job-1', number: 12 }, 'ab12')} `)).toEqual({ job: 'job-1', head: 'ab12' });
+    const seal = {
+      seq: 9,
+      hash: 'c'.repeat(64),
+      at: '2026-11-27T10:00:00.000Z',
+      publicKey: 'MCow',
+      signature: 'abc+/=',
+    };
+    const sealed = recordCode({ id: 'job-1', number: 12 }, 'ab12', [{ ...seal, seq: 4 }, seal]);
+    expect(sealed).toBe(`iron-cradle job 12 job-1 ab12 sealed 9 ${'c'.repeat(64)} 2026-11-27T10:00:00.000Z abc+/=`);
+    expect(readCode(sealed)).toEqual({ job: 'job-1', head: 'ab12' });
+    expect(recordCode({ id: 'job-1', number: 12 }, seal.hash, [seal])).toContain(' sealed 9 = 2026');
     for (const text of [
       '',
       'https://example.org/jobs/1',

@@ -1,2 +1,2 @@
-export { AllowBody, DeviceBody, NewPinBody, PersonBody, PersonChangeBody, SignInBody } from './people.ts';
+export { AllowBody, ComparedBody, DeviceBody, NewPinBody, PersonBody, PersonChangeBody, SignInBody } from './people.ts';
 export { bayKinds, Bay, Kit, Prices, Shop, startingShop } from './shop.ts';

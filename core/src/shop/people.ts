@@ -59,3 +59,9 @@ export class AllowBody extends SignInBody {
   /** The item of it. */
   @IsString() @Length(1, 40) item!: string;
 }
+
+/** A key was compared with the shop it belongs to; nothing: no longer. */
+export class ComparedBody {
+  /** The shop, as people call it. */
+  @IsOptional() @IsString() @Length(1, 80) @Written('a name') shop?: string | null;
+}

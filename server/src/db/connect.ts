@@ -1,6 +1,6 @@
 import { QueryTypes, Sequelize, type Transaction } from 'sequelize';
 import { errnoOf, RETRY } from './away.ts';
-import { defineModels, type Models } from './models.ts';
+import { defineModels, type Models } from './define.ts';
 import { isFormer, migrate } from './migrate.ts';
 
 /** A database and the tables of this product in it. */

@@ -3,12 +3,14 @@ import { SequelizeStorage, Umzug } from 'umzug';
 import * as first from './migrations/001-first.ts';
 import * as devices from './migrations/002-devices.ts';
 import * as summaries from './migrations/003-summaries.ts';
+import * as seals from './migrations/004-seals.ts';
 
 /** Names of what this version brings, in order. */
 const migrations: Record<string, { up: (q: QueryInterface) => Promise<void> }> = {
   '1-first': first,
   '2-devices': devices,
   '3-summaries': summaries,
+  '4-seals': seals,
 };
 
 /** Every migration this version knows, in order. */

@@ -1,12 +1,5 @@
 import type { UnitSystem } from '@iron-cradle/core';
-import {
-  DataTypes,
-  Model,
-  type CreationOptional,
-  type InferAttributes,
-  type InferCreationAttributes,
-  type Sequelize,
-} from 'sequelize';
+import { Model, type CreationOptional, type InferAttributes, type InferCreationAttributes } from 'sequelize';
 
 /** A setting of the shop, by name. */
 export class Setting extends Model<InferAttributes<Setting>, InferCreationAttributes<Setting>> {
@@ -54,6 +47,8 @@ export class Job extends Model<InferAttributes<Job>, InferCreationAttributes<Job
   declare summary: string;
   /** Number of the entry up to which the summary was reckoned. */
   declare summarySeq: CreationOptional<number>;
+  /** Number of its last entry that was brought in from elsewhere; 0: it was made here. */
+  declare broughtIn: CreationOptional<number>;
   declare touched: Date;
 }
 
@@ -149,149 +144,26 @@ export class Counter extends Model<InferAttributes<Counter>, InferCreationAttrib
   declare value: number;
 }
 
-const text = DataTypes.TEXT('long');
-// Made anew for each column: Sequelize writes the column's name into the object it is given.
-const word = () => ({ type: DataTypes.STRING, allowNull: false });
-const key = () => ({ type: DataTypes.STRING(60), primaryKey: true });
-const number = () => ({ type: DataTypes.INTEGER, allowNull: false });
-const moment = () => ({ type: DataTypes.DATE(3), allowNull: false });
-
-/** Binds the models to one connection; several databases can be open in one process. */
-export function defineModels(sequelize: Sequelize) {
-  // A class of its own for each connection, so that tests and tools can hold two.
-  class BoundSetting extends Setting {}
-  class BoundPerson extends Person {}
-  class BoundVehicle extends Vehicle {}
-  class BoundVehicleVersion extends VehicleVersion {}
-  class BoundJob extends Job {}
-  class BoundEntry extends EntryRow {}
-  class BoundRefusal extends RefusalRow {}
-  class BoundJobState extends JobStateRow {}
-  class BoundTagNumber extends TagNumber {}
-  class BoundPhoto extends Photo {}
-  class BoundTagBlock extends TagBlock {}
-  class BoundApproval extends Approval {}
-  class BoundDeviceToken extends DeviceToken {}
-  class BoundCounter extends Counter {}
-  BoundSetting.init({ name: key(), value: { type: text, allowNull: false } }, { sequelize, tableName: 'settings' });
-  BoundPerson.init(
-    {
-      id: key(),
-      name: word(),
-      role: word(),
-      pinHash: DataTypes.STRING,
-      units: { ...word(), defaultValue: 'metric' },
-      failed: { ...number(), defaultValue: 0 },
-      lockedUntil: DataTypes.DATE(3),
-    },
-    { sequelize, tableName: 'people' },
-  );
-  BoundVehicle.init(
-    { id: key(), name: word(), mounting: word(), document: { type: text, allowNull: false } },
-    { sequelize, tableName: 'vehicles' },
-  );
-  BoundVehicleVersion.init(
-    {
-      vehicleId: key(),
-      version: { type: DataTypes.INTEGER, primaryKey: true },
-      at: moment(),
-      by: word(),
-      document: { type: text, allowNull: false },
-    },
-    { sequelize, tableName: 'vehicle_versions' },
-  );
-  BoundJob.init(
-    {
-      id: key(),
-      number: number(),
-      lastSeq: number(),
-      lastHash: word(),
-      signed: { type: DataTypes.BOOLEAN, allowNull: false, defaultValue: false },
-      summary: { type: text, allowNull: false },
-      summarySeq: { ...number(), defaultValue: 0 },
-      touched: moment(),
-    },
-    { sequelize, tableName: 'jobs' },
-  );
-  BoundEntry.init(
-    {
-      id: key(),
-      jobId: word(),
-      seq: number(),
-      version: number(),
-      kind: word(),
-      body: { type: text, allowNull: false },
-      by: word(),
-      device: word(),
-      n: number(),
-      at: word(),
-      onId: DataTypes.STRING(60),
-      said: DataTypes.STRING(200),
-      decided: text,
-      received: word(),
-      behind: DataTypes.INTEGER,
-      hash: word(),
-    },
-    { sequelize, tableName: 'entries' },
-  );
-  BoundRefusal.init(
-    { id: key(), jobId: word(), refusal: { type: text, allowNull: false } },
-    { sequelize, tableName: 'refusals' },
-  );
-  BoundJobState.init(
-    { jobId: key(), seq: number(), hash: word(), build: word(), state: { type: text, allowNull: false } },
-    { sequelize, tableName: 'job_states' },
-  );
-  BoundTagNumber.init(
-    { jobId: key(), number: { type: DataTypes.INTEGER, primaryKey: true }, givenFor: word() },
-    { sequelize, tableName: 'tag_numbers' },
-  );
-  BoundPhoto.init(
-    { id: key(), jobId: word(), type: word(), bytes: { type: DataTypes.BLOB('long'), allowNull: false } },
-    { sequelize, tableName: 'photos' },
-  );
-  BoundTagBlock.init({ jobId: key(), device: key(), block: number() }, { sequelize, tableName: 'tag_blocks' });
-  BoundApproval.init(
-    {
-      id: key(),
-      jobId: word(),
-      lead: word(),
-      gate: number(),
-      item: word(),
-      given: moment(),
-      usedBy: DataTypes.STRING(60),
-    },
-    { sequelize, tableName: 'approvals' },
-  );
-  BoundDeviceToken.init(
-    {
-      hash: { type: DataTypes.STRING(64), primaryKey: true },
-      personId: word(),
-      device: word(),
-      made: moment(),
-      used: moment(),
-      ended: DataTypes.DATE(3),
-    },
-    { sequelize, tableName: 'device_tokens' },
-  );
-  BoundCounter.init({ name: key(), value: number() }, { sequelize, tableName: 'counters' });
-  return {
-    Setting: BoundSetting,
-    Person: BoundPerson,
-    Vehicle: BoundVehicle,
-    VehicleVersion: BoundVehicleVersion,
-    Job: BoundJob,
-    Entry: BoundEntry,
-    Refusal: BoundRefusal,
-    JobState: BoundJobState,
-    TagNumber: BoundTagNumber,
-    Photo: BoundPhoto,
-    TagBlock: BoundTagBlock,
-    Approval: BoundApproval,
-    DeviceToken: BoundDeviceToken,
-    Counter: BoundCounter,
-  };
+/** A key that logs are sealed with. */
+export class SealKey extends Model<InferAttributes<SealKey>, InferCreationAttributes<SealKey>> {
+  /** SHA-256 of the key. */
+  declare fingerprint: string;
+  declare publicKey: string;
+  /** One of this shop's, of which there may be several: a lost one goes on being known. */
+  declare own: boolean;
+  /** The shop the lead compared it with. */
+  declare shop: string | null;
+  declare since: Date;
+  declare comparedBy: string | null;
 }
 
-/** The tables, by name. */
-export type Models = ReturnType<typeof defineModels>;
+/** A seal over a log up to one of its entries. */
+export class SealRow extends Model<InferAttributes<SealRow>, InferCreationAttributes<SealRow>> {
+  declare jobId: string;
+  declare seq: number;
+  declare hash: string;
+  declare at: string;
+  /** Fingerprint of its key. */
+  declare key: string;
+  declare signature: string;
+}

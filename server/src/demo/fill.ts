@@ -1,8 +1,6 @@
 import { figuresOf, inWords } from '@iron-cradle/core';
-import type { Database } from '../db/connect.ts';
 import { append } from '../jobs/append.ts';
-import { States } from '../jobs/states.ts';
-import { Summaries } from '../jobs/summaries.ts';
+import type { Shelves } from '../jobs/shelves.ts';
 import { hashPin } from '../people/signIn.ts';
 import { readShop, writeShop } from '../shop/shop.ts';
 import { demoJobs } from './jobs.ts';
@@ -14,7 +12,8 @@ import { demoVehicles } from './vehicles.ts';
  *
  * @returns whether this database is the demo shop's, so that its PINs may be shown
  */
-export async function fillWithDemo(db: Database, now = new Date()): Promise<boolean> {
+export async function fillWithDemo(shelves: Shelves, now = new Date()): Promise<boolean> {
+  const { db } = shelves;
   const { Person, Setting, Vehicle } = db.models;
   const begun = await Setting.findByPk('demo');
   if (begun?.value === 'yes') return true;
@@ -37,8 +36,6 @@ export async function fillWithDemo(db: Database, now = new Date()): Promise<bool
   for (const file of demoVehicles)
     await Vehicle.upsert({ id: file.id, name: file.name, mounting: file.mounting, document: JSON.stringify(file) });
   const figures = figuresOf(await readShop(db));
-  const states = new States(db);
-  const shelves = { db, states, summaries: new Summaries(db, states) };
   for (const entries of demoJobs(now)) {
     const { jobId, by } = entries[0] ?? { jobId: '', by: '' };
     const { refused, keptBack } = await append(shelves, { jobId, entries, personId: by, tokens: 'own', figures });

@@ -2,6 +2,7 @@ import type { Transaction } from 'sequelize';
 import {
   decidedOf,
   InputError,
+  isSealedAfter,
   refusalOf,
   SERVER_DEVICE,
   summaryOf,
@@ -13,13 +14,13 @@ import {
 } from '@iron-cradle/core';
 import { inTransaction, type Database } from '../db/connect.ts';
 import type { EntryRow, Job } from '../db/models.ts';
+import { sealHead } from '../sealing/seals.ts';
 import { makersOf, mustBeMadeBy } from '../people/tokens.ts';
 import { GENESIS, hashOf, rowOf } from './chain.ts';
 import { inTime } from './clock.ts';
 import { nextNumber } from './numbers.ts';
 import { idOf, readEntry, refusalOutside, useUp, type Wrong } from './read.ts';
-import type { States } from './states.ts';
-import type { Summaries } from './summaries.ts';
+import type { Shelves } from './shelves.ts';
 
 /** What became of each entry of a request. */
 export interface Appended {
@@ -45,16 +46,6 @@ export interface Appending {
   behind?: number;
   /** The shop's figures, brought into every job that is open. */
   figures: ShopFigures;
-}
-
-/** Where jobs stand, and what is at hand of them. */
-export interface Shelves {
-  /** The database. */
-  db: Database;
-  /** States at hand. */
-  states: States;
-  /** Rows for the bays. */
-  summaries: Summaries;
 }
 
 /** A job in its database, and the states at hand. */
@@ -102,6 +93,9 @@ class Adding {
       ...(behind === undefined ? {} : { behind }),
       ...(decided ? { decided } : {}),
     });
+    const { key } = this.where;
+    if (key && isSealedAfter(read.kind))
+      await sealHead(db, { key, jobId, head: { seq: numbered.seq, hash } }, transaction);
     await states.write(jobId, { state: this.state, seq, hash }, transaction);
   }
 

@@ -3,7 +3,7 @@ import { QueryTypes, Transaction, type Sequelize } from 'sequelize';
 import { InputError } from '@iron-cradle/core';
 import { ranMigrations } from '../db/migrate.ts';
 import { checkCopy, type Checked } from './verify.ts';
-import { keepKeys } from './keys.ts';
+import { keepKeys, type KeyPlaces } from './keys.ts';
 import { manifestIn, writeRows, type Manifest } from './files.ts';
 import { cellOf, keptTables, type Cell, type Kept } from './tables.ts';
 
@@ -14,15 +14,15 @@ const PAGE = { rows: 1000, pictures: 20 };
 interface BackupOptions {
   /** A folder that is not there yet. */
   folder: string;
-  /** Folder of the shop's own keys; null where it has none. */
-  keys: string | null;
+  /** Where the shop's own keys lie. */
+  keys: KeyPlaces;
 }
 
 /**
  * A copy of the whole shop as it stands at one moment, while work goes on; read back and its chains walked before it counts as made.
  *
  * @throws InputError where the folder is there already
- * @example await backup(sequelize, { folder: '/copies/2026-11-27', keys: null }) // { jobs: 12, entries: 3100, photos: 41, … }
+ * @example await backup(sequelize, { folder: '/copies/2026-11-27', keys: { lan: null, seal: null } }) // { jobs: 12, entries: 3100, photos: 41, … }
  */
 export async function backup(sequelize: Sequelize, { folder, keys }: BackupOptions): Promise<Checked> {
   if (existsSync(folder)) throw new InputError('folder', folder, 'a folder that is not there yet');

@@ -1,7 +1,9 @@
 import { readFileSync } from 'node:fs';
-import { InputError, type JobFile } from '@iron-cradle/core';
+import { InputError, standingOf, type JobFile, type Standing } from '@iron-cradle/core';
 import { unzipJob } from '../record/zip.ts';
 import { rowOf, verifyChain } from '../jobs/chain.ts';
+import { fingerprintOf } from '../sealing/key.ts';
+import { mustBeSealed } from '../sealing/seals.ts';
 
 /** What a file that was handed on says of itself. */
 export interface FileChecked {
@@ -11,25 +13,40 @@ export interface FileChecked {
   entries: number;
   /** Hash of the last: the same stands, as a code, on the record. */
   last: string;
-  /** Shop it says it comes from; no key seals that yet. */
+  /** Shop it says it comes from. */
   shop: string;
+  /** Who vouches for it, and how far. */
+  standing: Standing;
 }
 
 /**
  * Walks the chain of a job file, of a zip with one in it, or of the one attached to a PDF record.
  *
- * @throws InputError for what is none, or one whose chain does not hold
+ * @param own fingerprint of this shop's key, where it is at hand
+ * @throws InputError for what is none, one whose chain does not hold, or one with a seal that does not fit
  * @example (await verifyFile('job-17.json')).entries // 212
  */
-export async function verifyFile(path: string): Promise<FileChecked> {
+export async function verifyFile(path: string, own: string | null = null): Promise<FileChecked> {
   const bytes = readFileSync(path);
   const file = (await jobIn(bytes, path)) as Partial<JobFile> | null;
   if (file?.format !== 'iron-cradle-job' || !Array.isArray(file.entries) || !file.job)
     throw new InputError('file', path, 'a job file, a zip or a PDF record with one in it');
-  const chain = verifyChain(file.entries.map((entry) => ({ ...rowOf(entry), hash: entry.hash })));
+  const log = file.entries.map((entry) => ({ ...rowOf(entry), hash: entry.hash }));
+  const chain = verifyChain(log);
   if (chain.brokenAt !== null)
     throw new InputError(`entry ${chain.brokenAt}`, 'changed, or one before it is missing', 'a log whose chain holds');
+  const seals = file.seals ?? [];
+  mustBeSealed(file.job.id, log, seals);
   return {
+    standing: standingOf({
+      holds: true,
+      length: chain.length,
+      broughtIn: 0,
+      seals: seals.map(({ seq, at, publicKey }) => {
+        const fingerprint = fingerprintOf(publicKey);
+        return { seq, at, key: { fingerprint, whose: fingerprint === own ? 'own' : 'unknown', shop: null } };
+      }),
+    }),
     number: file.job.number,
     entries: chain.length,
     last: chain.last,

@@ -1,23 +1,27 @@
 import 'reflect-metadata';
+import { existsSync } from 'node:fs';
 import { resolve } from 'node:path';
 import { InputError } from '@iron-cradle/core';
 import { openDatabase } from '../db/connect.ts';
+import { shopKey } from '../sealing/key.ts';
 import { backup } from './backup.ts';
 import { verifyFile } from './file.ts';
-import { putKeysBack } from './keys.ts';
+import { putKeysBack, type KeyPlaces } from './keys.ts';
 import { restore } from './restore.ts';
 import { verifyShop, type Checked } from './verify.ts';
 
 /** npm run backup, restore and verify, once a database answers. */
 const [what, where] = process.argv.slice(2);
 const url = process.env.DATABASE_URL ?? '';
+const keys: KeyPlaces = { lan: process.env.CRADLE_LAN || null, seal: process.env.KEY_FILE || null };
 const counted = ({ jobs, entries, photos }: Checked) =>
-  `${jobs} jobs, ${entries} entries, ${photos} photos; every chain holds`;
+  `${jobs} jobs, ${entries} entries, ${photos} photos; every chain and seal holds`;
 
 async function verify(): Promise<void> {
   if (where) {
-    const { number, entries, last, shop } = await verifyFile(where);
-    console.log(`Job ${number} of “${shop}”: ${entries} entries, the chain holds.\nIts last hash: ${last}`);
+    const own = keys.seal !== null && existsSync(keys.seal) ? shopKey(keys.seal).fingerprint : null;
+    const { number, entries, last, shop, standing } = await verifyFile(where, own);
+    console.log(`Job ${number} of “${shop}”: ${entries} entries. ${standing.text}\nIts last hash: ${last}`);
     return;
   }
   const db = await openDatabase(url);
@@ -31,7 +35,7 @@ async function verify(): Promise<void> {
 async function copy(): Promise<void> {
   const folder = resolve(where ?? '');
   const { sequelize } = await openDatabase(url);
-  const made = await backup(sequelize, { folder, keys: process.env.CRADLE_LAN ?? null });
+  const made = await backup(sequelize, { folder, keys });
   await sequelize.close();
   console.log(`${folder}\n${counted(made)}, as of ${made.made}. It was read back.`);
 }
@@ -40,10 +44,10 @@ async function putBack(): Promise<void> {
   const { made, before, ...all } = await restore(url, resolve(where ?? ''));
   console.log(`The shop stands as of ${made}: ${counted({ made, ...all })}.`);
   if (before) console.log(`What stood there is kept in the database “${before}”.`);
-  const keys = process.env.CRADLE_LAN;
-  const became = keys ? putKeysBack(resolve(where ?? ''), keys) : 'none';
-  if (became === 'put back') console.log('The shop’s own keys were put back: paired phones stay paired.');
-  if (became === 'stay') console.log('The shop has keys already; those of the copy lie in its folder “keys”.');
+  const { lan, seal } = putKeysBack(resolve(where ?? ''), keys);
+  if (lan === 'put back') console.log('The shop’s certificates were put back: paired phones stay paired.');
+  if (seal === 'put back') console.log('The key the shop seals with was put back.');
+  if (lan === 'stay' || seal === 'stay') console.log('Keys that are here stay; those of the copy lie in its folder.');
 }
 
 try {

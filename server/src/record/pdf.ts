@@ -9,6 +9,7 @@ import {
   type HeldBody,
   type JobRecord,
   type RecordSection,
+  type Standing,
   type UnitSystem,
 } from '@iron-cradle/core';
 import { format } from 'date-fns';
@@ -45,6 +46,8 @@ export interface PdfOptions {
   reader: Reader;
   /** Pictures of the job. */
   pictures: readonly Picture[];
+  /** Who vouches for its log, and how far. */
+  standing: Standing;
 }
 
 const text = (words: string, style: object = {}): Content => ({ text: runs(words) as Content[], ...style });
@@ -54,7 +57,7 @@ const text = (words: string, style: object = {}): Content => ({ text: runs(words
  * head as a code.
  *
  * @throws where a font of its own is missing
- * @example (await recordPdf(record, { units: 'metric', reader: 'shop', pictures: [] })).subarray(0, 5).toString() // '%PDF-'
+ * @example (await recordPdf(record, { units: 'metric', reader: 'shop', pictures: [], standing })).subarray(0, 5).toString() // '%PDF-'
  */
 export async function recordPdf(record: JobRecord, options: PdfOptions): Promise<Buffer> {
   const document = options.reader === 'owner' ? forOwner(record, options) : forShop(record, options);
@@ -118,7 +121,7 @@ const rule = (): Content => ({
   margin: [0, 6, 0, 8],
 });
 
-function forShop(record: JobRecord, { units, pictures }: PdfOptions): TDocumentDefinitions {
+function forShop(record: JobRecord, { units, pictures, standing }: PdfOptions): TDocumentDefinitions {
   const { state, file, name, chords, sentences } = record;
   const photos = printedPhotos(record, pictures);
   const letters = photoLetters(photos);
@@ -156,13 +159,14 @@ function forShop(record: JobRecord, { units, pictures }: PdfOptions): TDocumentD
               text(`countersigned ${name(c.by)}, ${format(new Date(c.at), 'd MMMM yyyy')}`),
             ),
             ...state.followUpsDone.map((f) => text(`follow-up done: ${f.text} (${name(f.by)})`)),
+            text(standing.text, { margin: [0, 6, 12, 0] }),
             text(
-              'The code holds the head of this job’s chain; the job itself is attached. The service information for the vehicle and local codes come before this record.',
+              'The code holds the head of this job’s chain and the seal on it; the job itself is attached. The service information for the vehicle and local codes come before this record.',
               { margin: [0, 8, 12, 0] },
             ),
           ],
         },
-        { qr: recordCode(file.job, file.chain.last), fit: 110, width: 120 },
+        { qr: recordCode(file.job, file.chain.last, file.seals), fit: 110, width: 120 },
       ],
       unbreakable: true,
     },

@@ -1,8 +1,9 @@
 import { Router } from 'express';
-import { InputError, recordOf, unitSystems, type JobRecord, type UnitSystem } from '@iron-cradle/core';
+import { InputError, recordOf, unitSystems, type JobRecord, type Standing, type UnitSystem } from '@iron-cradle/core';
 import type { Database } from '../db/connect.ts';
 import { notFound } from '../http/problem.ts';
 import { exportJob } from '../jobs/file.ts';
+import { standingHere } from '../sealing/seals.ts';
 import { csvOf, csvTables, type CsvName } from './csv.ts';
 import { recordPdf, type Reader } from './pdf.ts';
 import type { Picture } from './photosOf.ts';
@@ -17,17 +18,31 @@ export function recordRoutes(db: Database): Router {
     if (!made) throw notFound('job');
     return made;
   };
+  const standing = async (jobId: string): Promise<Standing> => {
+    const found = await standingHere(db, jobId);
+    if (!found) throw notFound('job');
+    return found;
+  };
   const pictures = async (jobId: string): Promise<Picture[]> => {
     const rows = await db.models.Photo.findAll({ where: { jobId }, order: [['id', 'ASC']] });
     return rows.map(({ id, type, bytes }) => ({ id, type, bytes }));
   };
+
+  routes.get('/standing', async (request, response) => {
+    response.json(await standing((request.params as { id: string }).id));
+  });
 
   routes.get('/record.pdf', async (request, response) => {
     const { id } = request.params as { id: string };
     const units = unitsOf(request.query.units);
     const reader: Reader = request.query.for === 'owner' ? 'owner' : 'shop';
     const made = await record(id, units);
-    const bytes = await recordPdf(made, { units, reader, pictures: await pictures(id) });
+    const bytes = await recordPdf(made, {
+      units,
+      reader,
+      pictures: await pictures(id),
+      standing: await standing(id),
+    });
     const name = `job-${made.file.job.number}${reader === 'owner' ? '-owner' : ''}.pdf`;
     response.type('application/pdf').attachment(name).send(bytes);
   });
@@ -48,7 +63,12 @@ export function recordRoutes(db: Database): Router {
     const units = unitsOf(request.query.units);
     const made = await record(id, units);
     const all = await pictures(id);
-    const pdf = await recordPdf(made, { units, reader: 'shop', pictures: all });
+    const pdf = await recordPdf(made, {
+      units,
+      reader: 'shop',
+      pictures: all,
+      standing: await standing(id),
+    });
     const tables = Object.entries(csvTables).map(([name, table]) => ({
       name: `tables/${name}.csv`,
       bytes: Buffer.from(csvOf(table(made, { units }))),

@@ -4,7 +4,8 @@ import { Op } from 'sequelize';
 import { checked, figuresOf, InputError, PersonBody, Shop } from '@iron-cradle/core';
 import { mustBeLead } from '../people/lead.ts';
 import { hashPin } from '../people/signIn.ts';
-import { bringFigures, type Shelves } from '../jobs/append.ts';
+import { bringFigures } from '../jobs/append.ts';
+import type { Shelves } from '../jobs/shelves.ts';
 import type { Bell } from '../jobs/events.ts';
 import { readShop, writeShop } from './shop.ts';
 

@@ -1,3 +1,5 @@
+import { sha256 } from '@noble/hashes/sha2.js';
+import { bytesToHex } from '@noble/hashes/utils.js';
 import { store, storeOrNone } from './db.ts';
 import { newId } from './device.ts';
 import { setLine } from './line.ts';
@@ -30,8 +32,8 @@ async function shrink(file: Blob): Promise<Blob> {
   return blob;
 }
 
-/** Keeps a photo on the device first, then sends it once the server is there. @returns its id, for the log */
-export async function keepPhoto(jobId: string, file: Blob): Promise<string> {
+/** Keeps a photo on the device first, then sends it once the server is there. @returns its id and the hash of its bytes, for the log */
+export async function keepPhoto(jobId: string, file: Blob): Promise<{ file: string; sha256: string }> {
   const id = newId();
   const blob = await shrink(file);
   try {
@@ -41,7 +43,8 @@ export async function keepPhoto(jobId: string, file: Blob): Promise<string> {
   }
   listeners.forEach((tell) => tell());
   void sendPhotos();
-  return id;
+  // Not the browser’s own: without https it has none.
+  return { file: id, sha256: bytesToHex(sha256(new Uint8Array(await blob.arrayBuffer()))) };
 }
 
 let sending = false;

@@ -13,7 +13,7 @@ export function PhotoButton({ about, name, words = false }: { about: string; nam
   const take = async (file: File) => {
     try {
       setProblem(null);
-      await enter('photo', { file: await keepPhoto(jobId, file), key: about });
+      await enter('photo', { ...(await keepPhoto(jobId, file)), key: about });
     } catch (error) {
       setProblem((error as Error).message);
     }

@@ -2,6 +2,7 @@ import {
   cellText,
   descended,
   entryInWords,
+  inWords,
   photoLetters,
   photoList,
   recordCode,
@@ -11,6 +12,7 @@ import {
   type JobRecord,
   type RecordCell,
   type RecordSection,
+  type Standing,
 } from '@iron-cradle/core';
 import { format } from 'date-fns';
 import { useUnits } from '../../app/units.ts';
@@ -21,7 +23,7 @@ import { Code } from './Code.tsx';
 import { RecordPhotos } from './RecordPhotos.tsx';
 
 /** The record: five sentences, the well, then tables. Made from the job's file alone; prints on one or two pages. */
-export function RecordPage({ record }: { record: JobRecord }) {
+export function RecordPage({ record, standing }: { record: JobRecord; standing: Standing | null }) {
   const { state, file, name, chords } = record;
   const units = useUnits();
   const counts = new Set(state.heads.filter((head) => head.counts).map((head) => head.id));
@@ -96,13 +98,21 @@ export function RecordPage({ record }: { record: JobRecord }) {
               follow-up done: {f.text} ({name(f.by)}, {when(f.at)})
             </p>
           ))}
+          {standing && (
+            <p className="flex items-start gap-2 pt-3 text-16" data-standing={standing.is}>
+              <span className="shrink-0 pt-0.5">
+                <Shape outcome={standing.verdict.outcome} size={16} />
+              </span>
+              <span>{[standing.text, ...standing.verdict.next.map((next) => inWords(next))].join(' ')}</span>
+            </p>
+          )}
           <p className="pt-3 text-16 text-quiet">
             Log of {file.chain.length} entries, chain{' '}
             <span className="reading">{`${file.chain.last.slice(0, 4)}…${file.chain.last.slice(-4)}`}</span>. The
             service information for the vehicle and local codes come before this record.
           </p>
         </div>
-        <Code text={recordCode(file.job, file.chain.last)} />
+        <Code text={recordCode(file.job, file.chain.last, file.seals)} size={140} />
       </footer>
       <details className="no-print pt-6">
         <summary className="min-h-11 cursor-pointer text-quiet underline">

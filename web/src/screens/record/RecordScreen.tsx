@@ -13,7 +13,7 @@ import { FollowUps } from './FollowUps.tsx';
 import { Late } from './Late.tsx';
 import { LearnSheet } from './LearnSheet.tsx';
 import { RecordPage } from './RecordPage.tsx';
-import { handsOn, recordOf, type JobFile } from '@iron-cradle/core';
+import { handsOn, recordOf, type JobFile, type Standing } from '@iron-cradle/core';
 import { save } from '../../ui/save.ts';
 
 /** The record on the screen, with what can be done with it. */
@@ -23,6 +23,11 @@ export default function RecordScreen() {
   const waiting = useLine().waiting;
   const units = useUnits();
   const file = useQuery({ queryKey: ['file', jobId, waiting], queryFn: () => get<JobFile>(`/jobs/${jobId}/file`) });
+  const standing = useQuery({
+    queryKey: ['standing', jobId, file.data?.chain.last],
+    queryFn: () => get<Standing>(`/jobs/${jobId}/standing`),
+    enabled: file.data !== undefined,
+  });
   const keep = useMutation({
     mutationFn: () => get<JobFile>(`/jobs/${jobId}/file?photos=yes`),
     onSuccess: (whole) => save(`job-${whole.job.number}.json`, JSON.stringify(whole, null, 1), 'application/json'),
@@ -80,7 +85,7 @@ export default function RecordScreen() {
             />
             <Comeback state={record.state} />
             <Late jobId={jobId} state={record.state} onDone={() => void file.refetch()} />
-            <RecordPage record={record} />
+            <RecordPage record={record} standing={standing.data ?? null} />
           </>
         )}
       </main>

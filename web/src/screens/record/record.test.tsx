@@ -24,7 +24,7 @@ const fileOf = (entries: Entry[]): JobFile => ({
 });
 const show = (...entries: { kind: EntryKind; body: unknown }[]) => {
   const record = recordOf(fileOf(logOf(entries)))!;
-  render(<RecordPage record={record} />, { wrapper: Surroundings });
+  render(<RecordPage record={record} standing={null} />, { wrapper: Surroundings });
   return record;
 };
 const page = () => document.querySelector('[data-record]')!.textContent!;
@@ -91,7 +91,7 @@ describe('the record', () => {
         id: 'later',
       } as Entry,
     ];
-    render(<RecordPage record={recordOf(fileOf(mended))!} />, { wrapper: Surroundings });
+    render(<RecordPage record={recordOf(fileOf(mended))!} standing={null} />, { wrapper: Surroundings });
     expect(page()).toContain('clamp at the neck: seized. new worm clamp');
     expect(page()).toContain('Not tried before: its thread soaked 20 min, turned from another side');
     expect(page()).not.toContain('slid along the hose');
@@ -121,7 +121,7 @@ describe('the record', () => {
   test('the whole log can be read, what was taken back is not in it', () => {
     const log = logOf([{ kind: 'note', body: { text: 'a' } }]);
     const back = { ...logOf([{ kind: 'takeBack', body: { entry: log[1]!.id } }])[1]!, id: 'back' } as Entry;
-    render(<RecordPage record={recordOf(fileOf([...log, back]))!} />, { wrapper: Surroundings });
+    render(<RecordPage record={recordOf(fileOf([...log, back]))!} standing={null} />, { wrapper: Surroundings });
     expect(page()).toContain('the whole log, 1 entries that count');
   });
 

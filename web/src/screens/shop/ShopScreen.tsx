@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { TopBar } from '../../app/TopBar.tsx';
 import { useMe, useShop, useSignOut } from '../../net/queries.ts';
 import { Gateways } from './Gateways.tsx';
+import { Keys } from './Keys.tsx';
 import { MyUnits, ThisDevice } from './ThisDevice.tsx';
 import { People } from './People.tsx';
 import { Rules } from './Rules.tsx';
@@ -27,6 +28,7 @@ export default function ShopScreen() {
           <ThisDevice />
           {me && <People me={me} />}
           <Gateways lead={lead} />
+          <Keys lead={lead} />
         </section>
         {shop.data && (
           <Rules key={JSON.stringify(shop.data)} shop={shop.data} may={lead} kept={kept} onKept={setKept} />

@@ -111,3 +111,23 @@ test('a lost tablet is ended: it asks to sign in; what it had not delivered is l
   expect(names.join()).not.toContain('Bo');
   expect([...marit.errors, ...bo.errors]).toEqual([]);
 }, 90_000);
+
+test('a sign-in that was locked stays so through a reload; the PIN opens it where one was', async () => {
+  const { ines } = work;
+  await ines.go('/shop');
+  await ines.page.evaluate(() => fetch('/api/session/lock', { method: 'PUT' }));
+  await ines.page.setViewport(phone);
+  await ines.go('/shop');
+  await ines.stands('[data-locked]');
+  expect(await ines.sideways()).toBeLessThanOrEqual(0);
+  expect(await ines.seriousFaults()).toEqual([]);
+  // By the keys of a keyboard.
+  await ines.page.keyboard.type('1111');
+  await ines.page.keyboard.press('Enter');
+  await ines.sees('Wrong PIN');
+  await ines.page.keyboard.type('97531');
+  await ines.page.keyboard.press('Enter');
+  await ines.page.waitForSelector('[data-locked]', { hidden: true });
+  await ines.sees('Sign out');
+  await ines.page.setViewport(wide);
+}, 60_000);

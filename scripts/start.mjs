@@ -41,6 +41,7 @@ try {
         WEB_ROOT: inRoot('web', 'dist'),
         ...(options.includes('--lan') ? { CRADLE_LAN: process.env.CRADLE_LAN || inCradle('lan') } : {}),
         KEY_FILE: process.env.KEY_FILE || inCradle('keys', `${folder}.pem`),
+        SECURITY_LOG: process.env.SECURITY_LOG || inCradle('security.log'),
         CRADLE_DEMO: options.includes('--empty') ? 'no' : 'yes',
       },
     });

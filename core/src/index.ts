@@ -235,6 +235,7 @@ export {
   PersonChangeBody,
   Shop,
   SignInBody,
+  UnlockBody,
   startingShop,
 } from './shop/index.ts';
 export { summaryOf, type JobSummary } from './summary/index.ts';

@@ -11,6 +11,7 @@ import type { Database } from './db/connect.ts';
 import { demoPins } from './demo/people.ts';
 import { notTooDeep } from './http/depth.ts';
 import { ownDoors } from './http/doors.ts';
+import { rememberWho, securityLog } from './http/securityLog.ts';
 import { filesIn, guesses, RATES, type Rates } from './http/rates.ts';
 import { LASTS, sessionStore } from './http/sessionStore.ts';
 import { noSuchRoute, problems } from './http/problem.ts';
@@ -20,6 +21,7 @@ import { sourceRoutes } from './instruments/sourceRoutes.ts';
 import { IMPORT, jobRoutes } from './jobs/routes.ts';
 import type { Shelves } from './jobs/shelves.ts';
 import { doorRoutes } from './people/doors.ts';
+import { onlyPermitted } from './people/may.ts';
 import { onlyWhoMay } from './people/session.ts';
 import { peopleRoutes } from './people/routes.ts';
 import { keyRoutes } from './sealing/routes.ts';
@@ -36,6 +38,8 @@ export interface AppOptions {
   logger?: Logger;
   /** Names under which it is reached besides this machine's own. */
   names?: () => readonly string[];
+  /** Where what concerns the doors is written down; nowhere without one. */
+  securityLog?: Logger;
   /** How often one address may guess, and bring files in. */
   rates?: Rates;
   /** Pages outside the application, before it: how a phone is paired. */
@@ -101,8 +105,6 @@ export async function makeApp(shelves: Shelves, options: AppOptions): Promise<Ex
   const store = await sessionStore(db.sequelize);
   const api = express.Router();
   const json = express.json({ limit: '8mb', verify: notTooDeep });
-  // A job file carries its photos: it is read once it is known who sends it.
-  api.use((request, response, next) => (request.path === IMPORT ? next() : json(request, response, next)));
   api.use(
     session({
       store,
@@ -117,14 +119,19 @@ export async function makeApp(shelves: Shelves, options: AppOptions): Promise<Ex
     response.set('Cache-Control', 'no-store');
     next();
   });
+  if (options.securityLog) api.use(securityLog(options.securityLog));
   api.use(onlyWhoMay(db));
+  api.use(rememberWho);
+  const rates = options.rates ?? RATES;
+  api.post(['/session', '/session/unlock', '/approvals'], guesses(rates));
+  api.put('/people/:id/pin', guesses(rates));
+  api.post(IMPORT, filesIn(rates));
+  api.use(onlyPermitted(db));
+  // Nothing is read of whoever may not; a job file, with its photos, by its own route.
+  api.use((request, response, next) => (request.path === IMPORT ? next() : json(request, response, next)));
   const bell = new Bell();
   await shelves.summaries.catchUp();
   api.get('/health', (_request, response) => void response.json({ ok: true }));
-  const rates = options.rates ?? RATES;
-  api.post(['/session', '/approvals'], guesses(rates));
-  api.put('/people/:id/pin', guesses(rates));
-  api.post(IMPORT, filesIn(rates));
   api.use(peopleRoutes(db));
   api.use(doorRoutes(db));
   api.use(keyRoutes(db));

@@ -17,6 +17,8 @@ export interface Config {
   lan: string | null;
   /** File of the key the shop seals with; null: nothing is sealed. */
   keyFile: string | null;
+  /** File of the security log; null: the standard output. */
+  securityLog: string | null;
   /** Port of https on the network; one above the plain one unless said otherwise. */
   httpsPort: number;
   /** How often one address may guess, and bring files in. */
@@ -48,6 +50,7 @@ export function readConfig(env: NodeJS.ProcessEnv = process.env): Config {
     databaseUrl: env.DATABASE_URL,
     host: env.HOST ?? (lan ? '0.0.0.0' : '127.0.0.1'),
     lan,
+    securityLog: env.SECURITY_LOG || null,
     keyFile: env.KEY_FILE || null,
     hosts: (env.HOSTS ?? '')
       .split(',')

@@ -8,6 +8,7 @@ import { openDatabase } from './db/connect.ts';
 import { fillWithDemo } from './demo/fill.ts';
 import { sayIfRestored } from './keeping/restored.ts';
 import { shelvesOf } from './jobs/shelves.ts';
+import { openSecurityLog } from './http/securityLog.ts';
 import { inLink, lanAddresses, lanHosts, lanNames } from './lan/addresses.ts';
 import { lanKeys } from './lan/authority.ts';
 import { pairingRoutes } from './lan/pairing.ts';
@@ -36,6 +37,7 @@ const app = await makeApp(shelves, {
   demo: isDemo,
   logger,
   rates: config.rates,
+  ...(logger.level === 'silent' && !config.securityLog ? {} : { securityLog: openSecurityLog(config.securityLog) }),
   // Addresses of a machine change; where it listens to this machine only, nobody comes by them.
   names: () => [...config.hosts, ...(config.host === '127.0.0.1' ? [] : lanNames())],
   ...(keys

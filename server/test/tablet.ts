@@ -3,13 +3,18 @@ import type { Shop } from '../../e2e/lib/server.ts';
 
 /** A client as a tablet is one: its cookie, its ids. */
 export class Tablet {
-  cookieNow = '';
+  private readonly jar = new Map<string, string>();
   private n = 0;
 
   constructor(
     readonly shop: Shop,
     readonly name: string,
   ) {}
+
+  /** Its cookies, as they go along. */
+  get cookieNow(): string {
+    return [...this.jar].map(([name, value]) => `${name}=${value}`).join('; ');
+  }
 
   // The answers are of many shapes, and every test says what it expects of its own.
   // eslint-disable-next-line @typescript-eslint/no-explicit-any
@@ -19,8 +24,10 @@ export class Tablet {
       headers: { cookie: this.cookieNow, ...(body === undefined ? {} : { 'Content-Type': 'application/json' }) },
       ...(body === undefined ? {} : { body: typeof body === 'string' ? body : JSON.stringify(body) }),
     });
-    const set = response.headers.get('set-cookie');
-    if (set) this.cookieNow = set.split(';')[0]!;
+    for (const set of response.headers.getSetCookie()) {
+      const [name, value] = set.split(';')[0]!.split('=') as [string, string];
+      this.jar.set(name, value);
+    }
     const text = await response.text();
     return {
       status: response.status,

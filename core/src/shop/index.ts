@@ -1,2 +1,11 @@
-export { AllowBody, ComparedBody, DeviceBody, NewPinBody, PersonBody, PersonChangeBody, SignInBody } from './people.ts';
+export {
+  AllowBody,
+  ComparedBody,
+  DeviceBody,
+  NewPinBody,
+  PersonBody,
+  PersonChangeBody,
+  SignInBody,
+  UnlockBody,
+} from './people.ts';
 export { bayKinds, Bay, Kit, Prices, Shop, startingShop } from './shop.ts';

@@ -23,9 +23,17 @@ export class PersonChangeBody {
 
 /** Somebody signs in. */
 export class SignInBody {
-  /** Who. */
-  @IsString() @Length(1, 60) personId!: string;
+  /** Who, chosen from the list, */
+  @IsOptional() @IsString() @Length(1, 60) personId?: string;
+  /** or by the name they typed, on a device that is shown no list. */
+  @IsOptional() @IsString() @Length(1, 40) @Written('a name') name?: string;
   /** Their PIN. */
+  @IsString() @Matches(/^\d{4,8}$/, PIN) pin!: string;
+}
+
+/** A device that asks for the PIN is opened again. */
+export class UnlockBody {
+  /** Of whoever is signed in. */
   @IsString() @Matches(/^\d{4,8}$/, PIN) pin!: string;
 }
 
@@ -51,7 +59,11 @@ export class DeviceBody {
 }
 
 /** A lead allows one item of a gate, once. */
-export class AllowBody extends SignInBody {
+export class AllowBody {
+  /** The lead. */
+  @IsString() @Length(1, 60) personId!: string;
+  /** Their PIN. */
+  @IsString() @Matches(/^\d{4,8}$/, PIN) pin!: string;
   /** The job. */
   @IsString() @Length(1, 60) jobId!: string;
   /** The gate. */

@@ -84,6 +84,8 @@ export class Shop {
   @IsNumber() @Min(5) @Max(60) lying!: number;
   /** What it costs to call a second pair of hands from their own work, minutes. */
   @IsNumber() @Min(0) @Max(120) helper!: number;
+  /** Minutes after which a device that nobody touches asks for the PIN; null: never. */
+  @IsOptional() @IsNumber() @Min(1) @Max(480) lockAfter?: number | null;
   /** How many times its weight a bump makes of a tank; null: not set, and no support is judged by it. */
   @IsOptional() @IsNumber() @Min(1) @Max(20) shock?: number | null;
   /** What it takes. */
@@ -101,6 +103,7 @@ export const startingShop: Shop = {
   two: startingFigures.two,
   lying: startingFigures.lying ?? startingFigures.alone,
   helper: startingFigures.helperMinutes,
+  lockAfter: null,
   shock: null,
   prices: { currency: '', hour: null, disposal: null },
   kit: {

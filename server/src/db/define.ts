@@ -6,6 +6,7 @@ import {
   EntryRow,
   Job,
   JobStateRow,
+  KnownDevice,
   Person,
   Photo,
   RefusalRow,
@@ -42,6 +43,7 @@ export function defineModels(sequelize: Sequelize) {
   class BoundApproval extends Approval {}
   class BoundDeviceToken extends DeviceToken {}
   class BoundCounter extends Counter {}
+  class BoundKnownDevice extends KnownDevice {}
   class BoundSealKey extends SealKey {}
   class BoundSeal extends SealRow {}
   BoundSetting.init({ name: key(), value: { type: text, allowNull: false } }, { sequelize, tableName: 'settings' });
@@ -147,6 +149,10 @@ export function defineModels(sequelize: Sequelize) {
     { sequelize, tableName: 'device_tokens' },
   );
   BoundCounter.init({ name: key(), value: number() }, { sequelize, tableName: 'counters' });
+  BoundKnownDevice.init(
+    { hash: { type: DataTypes.STRING(64), primaryKey: true }, device: word(), made: moment() },
+    { sequelize, tableName: 'known_devices' },
+  );
   BoundSealKey.init(
     {
       fingerprint: { type: DataTypes.STRING(64), primaryKey: true },
@@ -184,6 +190,7 @@ export function defineModels(sequelize: Sequelize) {
     Approval: BoundApproval,
     DeviceToken: BoundDeviceToken,
     Counter: BoundCounter,
+    KnownDevice: BoundKnownDevice,
     SealKey: BoundSealKey,
     Seal: BoundSeal,
   };

@@ -4,6 +4,7 @@ import * as first from './migrations/001-first.ts';
 import * as devices from './migrations/002-devices.ts';
 import * as summaries from './migrations/003-summaries.ts';
 import * as seals from './migrations/004-seals.ts';
+import * as knownDevices from './migrations/005-known-devices.ts';
 
 /** Names of what this version brings, in order. */
 const migrations: Record<string, { up: (q: QueryInterface) => Promise<void> }> = {
@@ -11,6 +12,7 @@ const migrations: Record<string, { up: (q: QueryInterface) => Promise<void> }> =
   '2-devices': devices,
   '3-summaries': summaries,
   '4-seals': seals,
+  '5-known-devices': knownDevices,
 };
 
 /** Every migration this version knows, in order. */

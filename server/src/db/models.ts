@@ -138,6 +138,14 @@ export class DeviceToken extends Model<InferAttributes<DeviceToken>, InferCreati
   declare ended: CreationOptional<Date | null>;
 }
 
+/** A device on which somebody signed in. */
+export class KnownDevice extends Model<InferAttributes<KnownDevice>, InferCreationAttributes<KnownDevice>> {
+  /** Of what it keeps. */
+  declare hash: string;
+  declare device: string;
+  declare made: Date;
+}
+
 /** The last number that was given, by what it counts. */
 export class Counter extends Model<InferAttributes<Counter>, InferCreationAttributes<Counter>> {
   declare name: string;

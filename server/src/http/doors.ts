@@ -2,10 +2,10 @@ import type { RequestHandler } from 'express';
 import { Problem } from './problem.ts';
 
 /** Always this machine. */
-const LOOPBACK = new Set(['localhost', '127.0.0.1', '[::1]']);
+export const LOOPBACK: ReadonlySet<string> = new Set(['localhost', '127.0.0.1', '[::1]']);
 
 /** A name or address as it stands before the port. @example nameIn('[fd00::2]:4173') // '[fd00::2]' */
-const nameIn = (host: string): string => host.toLowerCase().replace(/:\d+$/, '');
+export const nameIn = (host: string): string => host.toLowerCase().replace(/:\d+$/, '');
 
 /**
  * Only under the shop's own names: a page of somebody else's that has its name point here gets nothing. What changes something comes from

@@ -1,9 +1,18 @@
 import { Router } from 'express';
-import { AllowBody, checked, DeviceBody, SignInBody, unitSystems, type UnitSystem } from '@iron-cradle/core';
+import {
+  AllowBody,
+  checked,
+  DeviceBody,
+  SignInBody,
+  UnlockBody,
+  unitSystems,
+  type UnitSystem,
+} from '@iron-cradle/core';
 import { IsIn } from 'class-validator';
 import { randomUUID } from 'node:crypto';
 import type { Database } from '../db/connect.ts';
-import { Problem, signInFirst } from '../http/problem.ts';
+import { Problem } from '../http/problem.ts';
+import { makeKnown } from './paired.ts';
 import { checkPin } from './signIn.ts';
 import { giveToken } from './tokens.ts';
 import { pinMark } from './session.ts';
@@ -26,12 +35,25 @@ export function peopleRoutes(db: Database): Router {
   });
 
   routes.get('/session', async (request, response) => {
-    response.json({ person: await me(request.session.personId) });
+    response.json({ person: await me(request.session.personId), locked: request.session.locked === true });
+  });
+
+  routes.put('/session/lock', (request, response) => {
+    request.session.locked = true;
+    response.status(204).end();
+  });
+
+  /** Opened again by the PIN of whoever is signed in: what ran under it goes on. */
+  routes.post('/session/unlock', async (request, response) => {
+    const { pin } = checked(UnlockBody, request.body);
+    await checkPin(db, { personId: request.session.personId!, pin });
+    delete request.session.locked;
+    response.status(204).end();
   });
 
   routes.post('/session', async (request, response) => {
-    const { personId, pin } = checked(SignInBody, request.body);
-    const person = await checkPin(db, { personId, pin });
+    const { personId, name, pin } = checked(SignInBody, request.body);
+    const person = await checkPin(db, { ...(name ? { name } : { personId: personId ?? '' }), pin });
     // A new session for a new person, so that an old cookie is worth nothing.
     await new Promise<void>((resolve, reject) =>
       request.session.regenerate((e: unknown) => (e ? reject(e as Error) : resolve())),
@@ -43,17 +65,16 @@ export function peopleRoutes(db: Database): Router {
 
   /** What entries of this person are made by on this device: kept there, given along when they are delivered, by whomever. */
   routes.post('/session/token', async (request, response) => {
-    const { personId } = request.session;
-    if (!personId) throw signInFirst();
+    const personId = request.session.personId!;
     const { device, token: had } = checked(DeviceBody, request.body);
     const { token, hash } = await giveToken(db, { personId, device, had: had ?? undefined });
     request.session.token = hash;
+    await makeKnown(db, { request, response, device });
     response.json({ personId, token });
   });
 
   routes.put('/session/units', async (request, response) => {
-    const { personId } = request.session;
-    if (!personId) throw signInFirst();
+    const personId = request.session.personId!;
     const { units } = checked(UnitsBody, request.body);
     await db.models.Person.update({ units }, { where: { id: personId } });
     response.json({ person: await me(personId) });
@@ -65,7 +86,6 @@ export function peopleRoutes(db: Database): Router {
   });
 
   routes.post('/approvals', async (request, response) => {
-    if (!request.session.personId) throw signInFirst();
     const body = checked(AllowBody, request.body);
     const lead = await checkPin(db, { personId: body.personId, pin: body.pin });
     if (lead.role !== 'lead')

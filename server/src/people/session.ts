@@ -9,6 +9,8 @@ declare module 'express-session' {
     personId: string;
     /** What their PIN was known by at the sign-in: with another PIN it is over. */
     pin: string;
+    /** Nobody touched its device for a while: only the PIN opens it again. */
+    locked?: boolean;
     /** Hash of the token this sign-in left on its device; none where the device did not ask for one. */
     token?: string;
   }

@@ -1,11 +1,13 @@
 import { Suspense, useEffect } from 'react';
 import { Navigate, Outlet, ScrollRestoration, useLocation } from 'react-router';
-import { useMe } from '../net/queries.ts';
+import { useMe, useShop } from '../net/queries.ts';
+import { IdleLock } from './IdleLock.tsx';
 import { fetchPages } from './pages.ts';
 
 /** Everything behind the sign-in. A person known to this device goes on while the server is away. */
 export function SignedIn() {
   const me = useMe();
+  const shop = useShop();
   const here = useLocation();
   const known = Boolean(me.data?.person);
   useEffect(() => void (known && fetchPages()), [known]);
@@ -16,6 +18,7 @@ export function SignedIn() {
     <Suspense fallback={<p className="p-6 text-quiet">Opening…</p>}>
       <Outlet />
       <ScrollRestoration />
+      <IdleLock me={me.data.person} locked={me.data.locked ?? false} after={shop.data?.lockAfter ?? null} />
     </Suspense>
   );
 }

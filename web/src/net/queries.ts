@@ -1,4 +1,5 @@
 import { askToken } from '../log/tokens.ts';
+import { forgetPin, holdPin } from '../log/pinHere.ts';
 import { forgetRunning } from '../log/useKept.ts';
 import { useEffect } from 'react';
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
@@ -33,6 +34,8 @@ export interface Shop {
   lying: number;
   /** Minutes it costs to call a second pair of hands. */
   helper: number;
+  /** Minutes after which a device nobody touches asks for the PIN; null: never. */
+  lockAfter?: number | null;
   /** How many times its weight a bump makes of a tank; null: not set. */
   shock?: number | null;
   /** What it takes for its work. */
@@ -66,6 +69,8 @@ export const useShop = () => useQuery({ queryKey: ['shop'], queryFn: () => get<S
 /** Everybody who works here, or did. */
 export const usePeople = () =>
   useQuery({ queryKey: ['people'], queryFn: () => get<(PersonName & { signsIn: boolean })[]>('/people') });
+/** Is it that the server tells this device no names: nobody signed in on it yet? */
+export const isStranger = (error: Error | null): boolean => error instanceof ApiProblem && error.status === 403;
 /** Every vehicle file, as it was kept last. */
 export const useVehicles = () => useQuery({ queryKey: ['vehicles'], queryFn: () => get<VehicleFile[]>('/vehicles') });
 /** The jobs that are open; asked for again when the server says that one has changed. */
@@ -89,19 +94,26 @@ export const useSignedJobs = (find: string, month: string) =>
     placeholderData: keepPreviousData,
   });
 /** Who is signed in here. */
-export const useMe = () => useQuery({ queryKey: ['me'], queryFn: () => get<{ person: Me | null }>('/session') });
+export const useMe = () =>
+  useQuery({ queryKey: ['me'], queryFn: () => get<{ person: Me | null; locked?: boolean }>('/session') });
 
 /** Signs somebody in. */
 export function useSignIn() {
   const client = useQueryClient();
   return useMutation({
-    mutationFn: async (body: { personId: string; pin: string }) => {
+    mutationFn: async (body: ({ personId: string } | { name: string }) & { pin: string }) => {
       const me = await call<{ person: Me }>('POST', '/session', { body });
       // Not there yet, it is asked for once more when something is delivered.
       await askToken(me.person.id).catch(() => undefined);
+      holdPin(body.pin);
       return me;
     },
-    onSuccess: (me) => client.setQueryData(['me'], me),
+    onSuccess: (me) => {
+      client.setQueryData(['me'], me);
+      // What a stranger is not told.
+      void client.invalidateQueries({ queryKey: ['people'] });
+      void client.invalidateQueries({ queryKey: ['shop'] });
+    },
   });
 }
 
@@ -112,6 +124,7 @@ export function useSignOut() {
     mutationFn: () => call<void>('DELETE', '/session'),
     onSuccess: () => {
       forgetRunning();
+      forgetPin();
       client.setQueryData(['me'], { person: null });
     },
   });

@@ -54,6 +54,15 @@ export function Rules({ shop, may, kept, onKept }: RulesProps) {
             step={1}
             decimals={0}
           />
+          <FormQuantity
+            form={form}
+            name="lockAfter"
+            label="A device nobody touches asks for the PIN after; empty: never"
+            dimension="duration"
+            unit="min"
+            step={1}
+            decimals={0}
+          />
           <FormQuantity {...amount} name="shock" label="A bump makes so many times its weight; empty: not set" />
         </Group>
         <Group title="Prices, for quotes">

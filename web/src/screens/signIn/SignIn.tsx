@@ -4,11 +4,11 @@ import { TopBar } from '../../app/TopBar.tsx';
 import { setLine, useLine } from '../../log/line.ts';
 import { deliver } from '../../log/sender.ts';
 import { Strap } from '../../look/Strap.tsx';
-import { useMe, usePeople, useShop, useSignIn } from '../../net/queries.ts';
+import { PinPad } from './PinPad.tsx';
+import { TextField } from '../../ui/TextField.tsx';
+import { isStranger, useMe, usePeople, useShop, useSignIn } from '../../net/queries.ts';
 
 const FirstPerson = lazy(() => import('./FirstPerson.tsx'));
-
-const KEYS = ['1', '2', '3', '4', '5', '6', '7', '8', '9', 'clear', '0', 'del'];
 
 /** Choose your name, type your PIN. */
 export function SignIn() {
@@ -19,7 +19,10 @@ export function SignIn() {
   const line = useLine();
   const from = (useLocation().state as { from?: string } | null)?.from ?? '/';
   const [who, setWho] = useState<string | null>(null);
+  const [name, setName] = useState('');
   const [pin, setPin] = useState('');
+  const stranger = isStranger(people.error);
+  const chosen = stranger ? name.trim() !== '' : who !== null;
   if (me.data?.person && line.server !== 'signIn') return <Navigate to={from} replace />;
   const workers = people.data?.filter((p) => p.signsIn) ?? [];
   if (people.isSuccess && workers.length === 0)
@@ -29,14 +32,10 @@ export function SignIn() {
       </Suspense>
     );
   const pins = shop.data?.demoPins;
-  const press = (key: string) => {
-    signIn.reset();
-    setPin(key === 'clear' ? '' : key === 'del' ? pin.slice(0, -1) : (pin + key).slice(0, 8));
-  };
   const go = () =>
-    who &&
+    chosen &&
     signIn.mutate(
-      { personId: who, pin },
+      { ...(stranger ? { name: name.trim() } : { personId: who ?? '' }), pin },
       { onSuccess: () => (setLine({ server: 'here' }), deliver()), onError: () => setPin('') },
     );
   return (
@@ -45,7 +44,22 @@ export function SignIn() {
       <main className="mx-auto grid max-w-5xl gap-6 p-4 mid:grid-cols-2 mid:gap-12 mid:p-10">
         <section>
           <h1 className="pb-4 text-32 mid:text-48">Who is working?</h1>
-          {people.isError && <p className="pb-4 font-semibold text-halt">{people.error.message}</p>}
+          {stranger && (
+            <>
+              <p className="pb-4 text-quiet">
+                Nobody signed in on this device yet, so it is shown no names. Afterwards it is.
+              </p>
+              <TextField
+                label="Your name, as the shop has it"
+                value={name}
+                onChange={(event) => setName(event.target.value)}
+                maxLength={40}
+                autoComplete="off"
+                data-field="name-typed"
+              />
+            </>
+          )}
+          {people.isError && !stranger && <p className="pb-4 font-semibold text-halt">{people.error.message}</p>}
           <div className="grid gap-3">
             {workers.map((person) => (
               <button
@@ -71,52 +85,41 @@ export function SignIn() {
         </section>
         <section aria-label="PIN">
           <p className="pb-3 text-20" aria-live="polite">
-            {who ? `PIN of ${workers.find((p) => p.id === who)?.name ?? ''}` : 'Choose your name first'}
+            {stranger
+              ? 'Your PIN'
+              : who
+                ? `PIN of ${workers.find((p) => p.id === who)?.name ?? ''}`
+                : 'Choose your name first'}
           </p>
-          <p className="reading mb-4 h-16 border-b-2 border-ink text-48 leading-none tracking-[0.3em]">
-            <span aria-hidden>{'*'.repeat(pin.length)}</span>
-            <span className="sr-only">{pin.length} digits typed</span>
-          </p>
-          <div className="grid grid-cols-3 gap-3">
-            {KEYS.map((key) => (
-              <button key={key} type="button" className="btn reading text-24" onClick={() => press(key)}>
-                {key}
-              </button>
-            ))}
-          </div>
+          <PinPad
+            pin={pin}
+            onPin={(next) => {
+              signIn.reset();
+              setPin(next);
+            }}
+            onEnter={go}
+            active={chosen}
+            takes={!stranger}
+          />
           <p role="alert" className="min-h-12 py-3 font-semibold text-halt">
             {signIn.error?.message ?? ''}
           </p>
           <Strap
             onClick={go}
-            waitsFor={!who ? 'choose your name' : pin.length < 4 ? 'at least four digits' : undefined}
+            waitsFor={
+              !chosen
+                ? stranger
+                  ? 'type your name'
+                  : 'choose your name'
+                : pin.length < 4
+                  ? 'at least four digits'
+                  : undefined
+            }
           >
             Sign in
           </Strap>
         </section>
       </main>
-      <PinKeys onKey={press} onEnter={go} active={who !== null} />
     </>
   );
-}
-
-const takeFocus = (input: HTMLInputElement | null) => input?.focus();
-
-/** The PIN can be typed too; it is read from the keys, so that no browser offers to keep it. */
-function PinKeys({ onKey, onEnter, active }: { onKey: (key: string) => void; onEnter: () => void; active: boolean }) {
-  return active ? (
-    <input
-      aria-label="type the PIN"
-      className="pointer-events-none fixed size-px opacity-0"
-      ref={takeFocus}
-      inputMode="none"
-      value=""
-      onChange={() => undefined}
-      onKeyDown={(event) => {
-        if (/^\d$/.test(event.key)) onKey(event.key);
-        else if (event.key === 'Backspace') onKey('del');
-        else if (event.key === 'Enter') onEnter();
-      }}
-    />
-  ) : null;
 }

@@ -1,0 +1,130 @@
+import type { Obstruction, Way } from '../vehicle/index.ts';
+import { r } from '../vehicle/testing.ts';
+import { ascentModel, TEST } from './ascent.ts';
+import { neckOrders, nextUp } from './index.ts';
+import { at, begin, line, vehicle } from './testing.ts';
+import { lineItem, thingItem } from './upItems.ts';
+
+/** By which way things go back, and by when: small tanks, worked by hand. mm */
+const way = (id: string, more: Partial<Way> = {}): Way => ({
+  ...line('w', { slack: r(1), reach: r(0) }).part[0]!,
+  id,
+  ...more,
+});
+const shield = (restore: Way[], clear = [way('shield-off')]): Obstruction => ({
+  id: 'shield',
+  name: 'shield',
+  x: 500,
+  travelsWithTank: false,
+  blocksAt: null,
+  clear,
+  restore,
+});
+/** A tank on the floor of the well, with everything off. */
+const lowered = (...args: Parameters<typeof vehicle>) => {
+  const job = begin(vehicle(...args));
+  const [lines, things = []] = args;
+  job.log(
+    'stopDone',
+    at(
+      20,
+      lines.map(({ id }) => `line:${id}`),
+    ),
+  );
+  for (const { id, clear } of things) job.log('cleared', { key: `obstruction:${id}`, way: clear[0]!.id });
+  job.log('moved', { to: { f: 300, r: 300 }, why: 'out' });
+  return job;
+};
+
+describe('the way up as a question', () => {
+  const two = [
+    line('feed', { slack: r(90), reach: r(0), more: { kind: 'feed', side: 'front' } }),
+    line('wire', { slack: r(90), reach: r(0), more: { kind: 'wiring' as never, side: 'front' } }),
+  ];
+  test('what is live, and it alone, is made before the key is turned; later there is no key to wait for', () => {
+    const { state } = lowered(two);
+    const after = (keyOn: Parameters<typeof ascentModel>[2]) =>
+      ascentModel(state, 'surest', keyOn).things.map(({ id, ways }) => [id, ways[0]?.after.includes(TEST)]);
+    expect(after('made')).toEqual(
+      expect.arrayContaining([
+        ['line:feed', true],
+        ['line:wire', false],
+      ]),
+    );
+    expect(after('done').filter(([, waits]) => waits)).toEqual([]);
+  });
+  test('where no pose shows every joint the key is turned anywhere under way, seen from the middle', () => {
+    const { state } = lowered(two);
+    const test = ascentModel(state, 'surest', 'made').things.find(({ id }) => id === TEST)!;
+    expect(test.x).toBe(500);
+    expect(test.ways.map(({ from }) => from)).toEqual([5]);
+  });
+  test('a thing goes back by the way it came off by; by any where there is none of that name', () => {
+    const ways = (off: string) => {
+      const both = [way('left'), way('right')];
+      const { state } = lowered([line('a', { slack: r(90), reach: r(0) })], [shield(both, [way(off)])]);
+      return ascentModel(state, 'surest')
+        .things.find(({ id }) => id === 'obstruction:shield')!
+        .ways.map(({ id }) => id);
+    };
+    expect(ways('right')).toEqual(['right']);
+    expect(ways('left')).toEqual(['left']);
+    expect(ways('from-below')).toEqual(['left', 'right']);
+  });
+});
+
+describe('one item of the way up', () => {
+  test('a line: caution and minutes of the way it is made by; of none that is known the usual', () => {
+    const a = line('a', { slack: r(90), reach: r(0) });
+    const make = [
+      way('one', { minutes: r(4), caution: 'the first' }),
+      way('two', { minutes: r(12), caution: 'the second' }),
+    ];
+    const { state } = lowered([{ ...a, make }]);
+    const item = state.items.find(({ key }) => key === 'line:a')!;
+    const by = (id: string) =>
+      lineItem(state, { item, line: { ...a, make }, at: { way: id, by: 0, sure: true, lastChance: false } });
+    expect([by('one').hint, by('one').minutes.typ]).toEqual(['the first', 4]);
+    expect([by('two').hint, by('two').minutes.typ]).toEqual(['the second', 12]);
+    expect(by('three').minutes).toMatchObject({ lo: 1, typ: 3, hi: 8, basis: { kind: 'common practice' } });
+  });
+  test('what was in the way: as its file says, else the usual minutes', () => {
+    const item = (restore: Way[]) =>
+      thingItem(lowered([line('a', { slack: r(90), reach: r(0) })], [shield(restore)]).state, {
+        key: 'obstruction:shield',
+        by: null,
+        lastChance: false,
+      });
+    expect(item([way('back', { minutes: r(7) })]).minutes.typ).toBe(7);
+    expect(item([]).minutes).toMatchObject({ lo: 2, typ: 4, hi: 10, basis: { kind: 'common practice' } });
+  });
+  test('what no hand reaches once the tank is higher has its last chance here', () => {
+    const last = (from: number) => {
+      // Nothing of it is live: the key is turned at home, not between.
+      const job = lowered(
+        [line('a', { slack: r(90), reach: r(60), more: { kind: 'wiring' as never, side: 'front' } })],
+        [shield([way('back', { reachFrom: r(from), after: [] })])],
+      );
+      return nextUp(job.state).items.map(({ key, lastChance }) => [key, lastChance]);
+    };
+    expect(last(50)).toContainEqual(['obstruction:shield', true]);
+    expect(last(0)).not.toContainEqual(['obstruction:shield', true]);
+  });
+});
+
+test('beside the neck: each line at the height where it is made, the lowest first', () => {
+  // The deep one is reached from 120 on; the other lets no more than 90.
+  const job = lowered([
+    line('filler', { slack: r(60), reach: r(20), more: { kind: 'filler', x: 800 } }),
+    line('deep', { slack: r(250), reach: r(120), more: { x: 700 } }),
+    line('short', { slack: r(90), reach: r(30), more: { x: 700 } }),
+    line('elsewhere', { slack: r(90), reach: r(30), more: { x: 100 } }),
+  ]);
+  const [onVehicle, withTank] = neckOrders(job.state);
+  expect(onVehicle!.stops).toBeGreaterThanOrEqual(2);
+  expect(withTank!.beside.map(({ name }) => name)).toEqual(['deep', 'short']);
+  const [deep, short] = withTank!.beside.map(({ at: mm }) => mm);
+  expect(deep).toBeGreaterThanOrEqual(120);
+  expect(short).toBeGreaterThanOrEqual(30);
+  expect(short).toBeLessThanOrEqual(90);
+});

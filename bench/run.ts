@@ -13,6 +13,7 @@ import { benchDurable } from './durable.ts';
 import { benchLog } from './log.ts';
 import { benchReplan } from './replan.ts';
 import { benchRoute } from './route.ts';
+import { benchShop } from './shop.ts';
 import { benchTank } from './tank.ts';
 
 const rng = seeded(7);
@@ -38,6 +39,7 @@ row('reading a hundred quantities', read, 'the same by a unit library', referenc
 benchLog();
 await benchAppend().catch((error: Error) => console.log(`appending: not measured, ${error.message}`));
 await benchDurable().catch((error: Error) => console.log(`durable entries: not measured, ${error.message}`));
+await benchShop().catch((error: Error) => console.log(`a shop of years: not measured, ${error.message}`));
 await benchRoute();
 await benchTank();
 await benchReplan().catch((error: Error) => console.log(`replanning: not measured, ${error.message}`));

@@ -18,6 +18,8 @@ export interface Shop {
   /** 0 where it is not on the network. */
   httpsPort: number;
   db: Db;
+  /** Of the server’s process. */
+  pid: () => number;
   /** Kills the server as a power cut would. */
   kill: () => Promise<void>;
   /** Starts it again on the same port. */
@@ -97,6 +99,7 @@ export async function openShop({
       return httpsPort;
     },
     db,
+    pid: () => child?.pid ?? 0,
     kill: () => end('SIGKILL'),
     start,
     stop: async () => {

@@ -15,7 +15,7 @@ import { rememberWho, securityLog } from './http/securityLog.ts';
 import { filesIn, guesses, RATES, type Rates } from './http/rates.ts';
 import { LASTS, sessionStore } from './http/sessionStore.ts';
 import { noSuchRoute, problems } from './http/problem.ts';
-import { Bell } from './jobs/events.ts';
+import { Bell } from './jobs/bell.ts';
 import { instrumentRoutes } from './instruments/routes.ts';
 import { sourceRoutes } from './instruments/sourceRoutes.ts';
 import { IMPORT, jobRoutes } from './jobs/routes.ts';
@@ -23,6 +23,7 @@ import type { Shelves } from './jobs/shelves.ts';
 import { doorRoutes } from './people/doors.ts';
 import { onlyPermitted } from './people/may.ts';
 import { onlyWhoMay } from './people/session.ts';
+import { Streams } from './people/streams.ts';
 import { peopleRoutes } from './people/routes.ts';
 import { keyRoutes } from './sealing/routes.ts';
 import { shopRoutes } from './shop/routes.ts';
@@ -57,7 +58,7 @@ async function sessionSecret(db: Database): Promise<string> {
 
 /** The whole application over one database; nothing is kept in the process that a second process could not share. */
 export async function makeApp(shelves: Shelves, options: AppOptions): Promise<Express> {
-  const { db, states } = shelves;
+  const { db } = shelves;
   const logger = options.logger ?? pino({ level: 'silent' });
   const app = express();
   app.disable('x-powered-by');
@@ -129,7 +130,8 @@ export async function makeApp(shelves: Shelves, options: AppOptions): Promise<Ex
   api.use(onlyPermitted(db));
   // Nothing is read of whoever may not; a job file, with its photos, by its own route.
   api.use((request, response, next) => (request.path === IMPORT ? next() : json(request, response, next)));
-  const bell = new Bell();
+  const streams = new Streams(db);
+  const bell = new Bell(db);
   await shelves.summaries.catchUp();
   api.get('/health', (_request, response) => void response.json({ ok: true }));
   api.use(peopleRoutes(db));
@@ -138,8 +140,8 @@ export async function makeApp(shelves: Shelves, options: AppOptions): Promise<Ex
   api.use(shopRoutes(shelves, { demoPins: options.demo ? demoPins : null, bell }));
   api.use(vehicleRoutes(db));
   api.use('/sources', sourceRoutes(db));
-  api.use('/jobs/:id/instruments', instrumentRoutes(db, states, options.demo));
-  api.use('/jobs', jobRoutes(shelves, bell));
+  api.use('/jobs/:id/instruments', instrumentRoutes(shelves, { simulated: options.demo, streams }));
+  api.use('/jobs', jobRoutes(shelves, { bell, streams }));
   api.use(noSuchRoute);
   app.use('/api', api);
 

@@ -60,6 +60,10 @@ for (const [of, port] of [
     process.exit(2);
   });
 
+/** A connection that is idle is kept so long, ms: longer than a proxy or a browser keeps it, so that none is closed under a request. */
+const IDLE = 65_000;
+for (const of of [server, secure]) if (of) Object.assign(of, { keepAliveTimeout: IDLE, headersTimeout: IDLE + 1_000 });
+
 const listen = (of: Server, port: number) =>
   new Promise<void>((resolve) => void of.listen(port, config.host, () => resolve()));
 await listen(server, config.port);

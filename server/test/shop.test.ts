@@ -1,4 +1,7 @@
 import { archetypes, type Entry } from '@iron-cradle/core';
+import { openDatabase } from '../src/db/connect.ts';
+import { up as words } from '../src/db/migrations/006-words.ts';
+import { sought, wordsOf } from '../src/jobs/words.ts';
 import { openShop, type Shop } from '../../e2e/lib/server.ts';
 import { Tablet } from './tablet.ts';
 
@@ -69,6 +72,12 @@ describe('jobs, open and signed', () => {
     // What stands for anything in a search stands for itself.
     expect(await ids('/jobs/signed?find=%25')).toEqual([]);
     expect(await ids('/jobs/signed?find=S_loon')).toEqual([]);
+    expect(await ids('/jobs/signed?find=--')).toEqual([]);
+    // All that was typed, each word from its beginning, in any order.
+    const plate = saloon!.plate.split(' ').at(-1)!;
+    expect(await ids(`/jobs/signed?find=${plate}+salo`)).toEqual(['demo-saloon']);
+    expect(await ids('/jobs/signed?find=saloon+nothing')).toEqual([]);
+    expect(await ids('/jobs/signed?find=aloon')).toEqual([]);
     const wrong = await one.call('GET', '/jobs/signed?month=2026-13');
     expect(wrong.status).toBe(400);
   });
@@ -123,4 +132,28 @@ test('a shape that cannot be is refused before the log, with the field', async (
   expect(JSON.stringify(json)).toMatch(/width/);
   const { json: log } = await one.call('GET', '/jobs/demo-van-9/entries');
   expect((log.entries as Entry[]).some((e) => e.kind === 'tankShape')).toBe(false);
+});
+
+test('words a job is found by: of its name each, of its plate from every letter on', () => {
+  expect(wordsOf({ name: 'Van 4, long', plate: 'IS 204' }).sort()).toEqual(
+    ['van', '4', 'long', 'is', '204', 'is204', 's204', '04'].sort(),
+  );
+  expect(wordsOf({ name: '', plate: null })).toEqual([]);
+  expect(wordsOf({ name: 'x'.repeat(90), plate: 'Å–1' })).toEqual(['x'.repeat(40), 'å', '1', 'å1']);
+  expect(sought('  Van-4, van  ')).toEqual(['van', '4']);
+  expect(sought('%_')).toEqual([]);
+});
+
+test('jobs that were signed before there were words are found after the step that brings them, however often it is begun', async () => {
+  const db = await openDatabase(shop.db.url());
+  await db.models.JobWord.destroy({ where: {} });
+  await db.models.Job.update({ signedMonth: null }, { where: {} });
+  const found = async () =>
+    ((await one.call('GET', '/jobs/signed?find=saloon')).json as { id: string }[]).map(({ id }) => id);
+  expect(await found()).toEqual([]);
+  for (let i = 0; i < 2; i++) await words(db.sequelize.getQueryInterface());
+  expect(await found()).toEqual(['demo-saloon']);
+  const { signedMonth } = (await db.models.Job.findByPk('demo-saloon'))!;
+  expect(signedMonth).toMatch(/^20\d\d-\d\d$/);
+  await db.sequelize.close();
 });

@@ -1,3 +1,4 @@
+import mariadb from 'mariadb';
 import { QueryTypes, Sequelize, type Transaction } from 'sequelize';
 import { errnoOf, RETRY } from './away.ts';
 import { defineModels, type Models } from './define.ts';
@@ -45,6 +46,8 @@ const ready = async (sequelize: Sequelize): Promise<Database> => {
 export async function connected(url: string): Promise<Sequelize> {
   const sequelize = new Sequelize(url, {
     dialect: 'mariadb',
+    // Given, not looked for by its name: the server is one file.
+    dialectModule: mariadb,
     logging: false,
     pool: { max: 12, min: 0, acquire: 20_000, idle: 10_000 },
     dialectOptions: { connectTimeout: 5_000 },

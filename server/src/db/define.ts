@@ -6,6 +6,7 @@ import {
   EntryRow,
   Job,
   JobStateRow,
+  JobWord,
   KnownDevice,
   Person,
   Photo,
@@ -43,6 +44,7 @@ export function defineModels(sequelize: Sequelize) {
   class BoundApproval extends Approval {}
   class BoundDeviceToken extends DeviceToken {}
   class BoundCounter extends Counter {}
+  class BoundJobWord extends JobWord {}
   class BoundKnownDevice extends KnownDevice {}
   class BoundSealKey extends SealKey {}
   class BoundSeal extends SealRow {}
@@ -84,6 +86,7 @@ export function defineModels(sequelize: Sequelize) {
       summarySeq: { ...number(), defaultValue: 0 },
       touched: moment(),
       broughtIn: { ...number(), defaultValue: 0 },
+      signedMonth: DataTypes.STRING(7),
     },
     { sequelize, tableName: 'jobs' },
   );
@@ -149,6 +152,10 @@ export function defineModels(sequelize: Sequelize) {
     { sequelize, tableName: 'device_tokens' },
   );
   BoundCounter.init({ name: key(), value: number() }, { sequelize, tableName: 'counters' });
+  BoundJobWord.init(
+    { word: { type: DataTypes.STRING(40), primaryKey: true }, jobId: key() },
+    { sequelize, tableName: 'job_words' },
+  );
   BoundKnownDevice.init(
     { hash: { type: DataTypes.STRING(64), primaryKey: true }, device: word(), made: moment() },
     { sequelize, tableName: 'known_devices' },
@@ -190,6 +197,7 @@ export function defineModels(sequelize: Sequelize) {
     Approval: BoundApproval,
     DeviceToken: BoundDeviceToken,
     Counter: BoundCounter,
+    JobWord: BoundJobWord,
     KnownDevice: BoundKnownDevice,
     SealKey: BoundSealKey,
     Seal: BoundSeal,

@@ -5,6 +5,7 @@ import * as devices from './migrations/002-devices.ts';
 import * as summaries from './migrations/003-summaries.ts';
 import * as seals from './migrations/004-seals.ts';
 import * as knownDevices from './migrations/005-known-devices.ts';
+import * as words from './migrations/006-words.ts';
 
 /** Names of what this version brings, in order. */
 const migrations: Record<string, { up: (q: QueryInterface) => Promise<void> }> = {
@@ -13,6 +14,7 @@ const migrations: Record<string, { up: (q: QueryInterface) => Promise<void> }> =
   '3-summaries': summaries,
   '4-seals': seals,
   '5-known-devices': knownDevices,
+  '6-words': words,
 };
 
 /** Every migration this version knows, in order. */

@@ -50,6 +50,8 @@ export class Job extends Model<InferAttributes<Job>, InferCreationAttributes<Job
   /** Number of its last entry that was brought in from elsewhere; 0: it was made here. */
   declare broughtIn: CreationOptional<number>;
   declare touched: Date;
+  /** Month in which it was signed, as 2026-11. */
+  declare signedMonth: CreationOptional<string | null>;
 }
 
 /** An entry of a job, chained to the one before. */
@@ -150,6 +152,12 @@ export class KnownDevice extends Model<InferAttributes<KnownDevice>, InferCreati
 export class Counter extends Model<InferAttributes<Counter>, InferCreationAttributes<Counter>> {
   declare name: string;
   declare value: number;
+}
+
+/** A word that a signed job is found by. */
+export class JobWord extends Model<InferAttributes<JobWord>, InferCreationAttributes<JobWord>> {
+  declare word: string;
+  declare jobId: string;
 }
 
 /** A key that logs are sealed with. */

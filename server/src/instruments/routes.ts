@@ -7,10 +7,9 @@ import {
   type JobState,
 } from '@iron-cradle/core';
 import { Router, type Request, type Response } from 'express';
-import type { Database } from '../db/connect.ts';
 import { notFound } from '../http/problem.ts';
-import { endsWithSignIn } from '../people/session.ts';
-import type { States } from '../jobs/states.ts';
+import type { Shelves } from '../jobs/shelves.ts';
+import type { Streams } from '../people/streams.ts';
 import { readRemote, streamRemote } from './remote.ts';
 import { listed, readSources, sourceFor } from './sources.ts';
 
@@ -31,7 +30,10 @@ interface Asked {
  * The instruments of a shop: list, read, stream. Gateways the lead added come first; those that ship are simulated and follow
  * what a demo job hides, so that no simulated figure can stand in the record of a shop of its own.
  */
-export function instrumentRoutes(db: Database, states: States, simulated: boolean): Router {
+export function instrumentRoutes(
+  { db, states }: Pick<Shelves, 'db' | 'states'>,
+  { simulated, streams }: { simulated: boolean; streams: Streams },
+): Router {
   const routes = Router({ mergeParams: true });
 
   const stateOf = async (jobId: string): Promise<JobState> => {
@@ -89,7 +91,7 @@ export function instrumentRoutes(db: Database, states: States, simulated: boolea
     const what = asked(request);
     const from = await remote(what);
     if (!from && !simulated) throw notFound('instrument');
-    endsWithSignIn(db, { request, response });
+    streams.add({ sessionID: request.sessionID, request, response });
     if (!from) {
       // Read once before the stream begins, so that a job that is not there is an error and not a silence.
       const since = Date.now();

@@ -21,6 +21,7 @@ import { inTime } from './clock.ts';
 import { nextNumber } from './numbers.ts';
 import { idOf, readEntry, refusalOutside, useUp, type Wrong } from './read.ts';
 import type { Shelves } from './shelves.ts';
+import { keepWords } from './words.ts';
 
 /** What became of each entry of a request. */
 export interface Appended {
@@ -130,8 +131,14 @@ class Adding {
     const signed = this.state.signed !== null;
     this.job.set({ touched: new Date(), signed });
     // A signed job is found by what its row says: there it never lags behind.
-    if (signed) this.job.set({ summary: JSON.stringify(summaryOf(this.state)), summarySeq: this.job.lastSeq });
-    await this.job.save({ transaction: this.where.transaction });
+    const { db, jobId, transaction } = this.where;
+    if (signed) {
+      const summary = summaryOf(this.state);
+      const month = summary.signed?.slice(0, 7) ?? null;
+      this.job.set({ summary: JSON.stringify(summary), summarySeq: this.job.lastSeq, signedMonth: month });
+      await keepWords(db, { jobId, name: summary.name, plate: summary.plate }, transaction);
+    }
+    await this.job.save({ transaction });
   }
 
   /** The place in the log that was reached. */

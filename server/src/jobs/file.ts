@@ -9,6 +9,7 @@ import { entryOf, rowOf, verifyChain, type Chained } from './chain.ts';
 import { numberFor } from './numbers.ts';
 import { pictureType } from './photos.ts';
 import { photosNamed } from './photosNamed.ts';
+import { keepWords } from './words.ts';
 
 // Files without the line that counts their chain are read too: the chain is walked in any case.
 const readFile = bySchema<JobFile>({
@@ -73,6 +74,7 @@ export async function importJob(db: Database, raw: unknown): Promise<{ id: strin
       throw new Problem(409, 'Already here', {
         detail: `Entry ${double.id} of this file is part of another job here.`,
       });
+    const summary = summaryOf(state);
     const number = await numberFor(db, file.job.number, transaction);
     for (const by of new Set(rows.map((row) => row.by)))
       await Person.findOrCreate({
@@ -87,13 +89,15 @@ export async function importJob(db: Database, raw: unknown): Promise<{ id: strin
         lastSeq: rows.length,
         lastHash: chain.last,
         signed: state.signed !== null,
-        summary: JSON.stringify(summaryOf(state)),
+        summary: JSON.stringify(summary),
+        signedMonth: summary.signed?.slice(0, 7) ?? null,
         summarySeq: rows.length,
         touched: new Date(),
         broughtIn: rows.length,
       },
       { transaction },
     );
+    if (state.signed) await keepWords(db, { jobId: id, name: summary.name, plate: summary.plate }, transaction);
     await Entry.bulkCreate(rows, { transaction });
     await keepSeals(db, { jobId: id, seals }, transaction);
     for (const photo of photos)

@@ -7,10 +7,12 @@ import { notTooDeep } from '../http/depth.ts';
 import { notFound } from '../http/problem.ts';
 import { readShop } from '../shop/shop.ts';
 import { append } from './append.ts';
+import type { Streams } from '../people/streams.ts';
 import type { Shelves } from './shelves.ts';
 import { behindBy } from './clock.ts';
 import { entryOf, verifyChain } from './chain.ts';
-import { streamEntries, streamJobs, type Bell } from './events.ts';
+import type { Bell } from './bell.ts';
+import { streamEntries, streamJobs } from './events.ts';
 import { signedJobs } from './signed.ts';
 import { photoRoutes } from './photos.ts';
 import { exportJob, importJob } from './file.ts';
@@ -29,7 +31,7 @@ class EntriesBody {
 export const IMPORT = '/jobs/import';
 
 /** Jobs: the rows for the bays, and the log of each. */
-export function jobRoutes(shelves: Shelves, bell: Bell): Router {
+export function jobRoutes(shelves: Shelves, { bell, streams }: { bell: Bell; streams: Streams }): Router {
   const { db, summaries } = shelves;
   const routes = Router();
 
@@ -50,7 +52,7 @@ export function jobRoutes(shelves: Shelves, bell: Bell): Router {
     response.json(await summaries.of(await signedJobs(db, request.query)));
   });
 
-  routes.get('/events', (request, response) => streamJobs({ db, bell, request, response }));
+  routes.get('/events', (request, response) => streamJobs({ db, bell, streams, request, response }));
 
   const zipped = express.raw({ type: 'application/zip', limit: '120mb' });
   routes.post('/import', express.json({ limit: '120mb', verify: notTooDeep }), zipped, async (request, response) => {
@@ -96,7 +98,7 @@ export function jobRoutes(shelves: Shelves, bell: Bell): Router {
   routes.use('/:id', recordRoutes(db));
 
   routes.get('/:id/events', (request, response) =>
-    streamEntries({ db, bell, request, response, jobId: request.params.id }),
+    streamEntries({ db, bell, streams, request, response, jobId: request.params.id }),
   );
 
   routes.get('/:id/chain', async (request, response) => {

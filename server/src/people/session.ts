@@ -1,7 +1,8 @@
 import { createHash } from 'node:crypto';
-import type { Request, RequestHandler, Response } from 'express';
+import type { RequestHandler } from 'express';
 import type { SessionData } from 'express-session';
 import type { Database } from '../db/connect.ts';
+import type { DeviceToken, Person } from '../db/models.ts';
 
 declare module 'express-session' {
   interface SessionData {
@@ -17,17 +18,24 @@ declare module 'express-session' {
 }
 
 /** What of a session says who may go on. */
-type SignedIn = Partial<Pick<SessionData, 'personId' | 'pin' | 'token'>>;
+export type SignedIn = Partial<Pick<SessionData, 'personId' | 'pin' | 'token'>>;
 
 /** What a PIN is known by in a session: of its hash only a hash. @example pinMark(person.pinHash) */
 export const pinMark = (pinHash: string): string => createHash('sha256').update(pinHash).digest('hex');
 
-/** May somebody who signed in go on? Not once they were removed, have another PIN, or their sign-in on this device was ended. */
-async function mayGoOn(db: Database, { personId, pin, token }: SignedIn): Promise<boolean> {
-  if (!personId) return false;
-  const person = await db.models.Person.findByPk(personId, { attributes: ['pinHash'] });
-  if (!person?.pinHash || pin !== pinMark(person.pinHash)) return false;
-  return token === undefined || (await db.models.DeviceToken.findByPk(token))?.ended === null;
+/** Does a sign-in stand? Not once its person was removed or has another PIN, or it was ended on this device. */
+export function stands(
+  { personId, pin, token }: SignedIn,
+  known: { person: Pick<Person, 'pinHash'> | null | undefined; token: Pick<DeviceToken, 'ended'> | null | undefined },
+): boolean {
+  if (!personId || !known.person?.pinHash || pin !== pinMark(known.person.pinHash)) return false;
+  return token === undefined || known.token?.ended === null;
+}
+
+async function mayGoOn(db: Database, session: SignedIn): Promise<boolean> {
+  const { personId, token } = session;
+  const person = personId ? await db.models.Person.findByPk(personId, { attributes: ['pinHash'] }) : null;
+  return stands(session, { person, token: token === undefined ? null : await db.models.DeviceToken.findByPk(token) });
 }
 
 /** Signs out whoever may not go on: from then on they are asked to sign in. */
@@ -41,27 +49,3 @@ export const onlyWhoMay =
     request.sessionStore.generate(request);
     next();
   };
-
-/** Is whoever opened this request still signed in, not signed out elsewhere, ended or removed? */
-async function stillSignedIn(db: Database, request: Request): Promise<boolean> {
-  const kept = await new Promise<SignedIn | null>((resolve, reject) =>
-    request.sessionStore.get(request.sessionID, (error: unknown, data) =>
-      error ? reject(error as Error) : resolve(data ?? null),
-    ),
-  );
-  return kept !== null && mayGoOn(db, kept);
-}
-
-/** How often it is asked whether a stream’s sign-in still stands, ms. */
-const ASKED = 10_000;
-
-/** Ends what stays open with the sign-in that opened it. */
-export function endsWithSignIn(db: Database, { request, response }: { request: Request; response: Response }): void {
-  const asks = setInterval(() => {
-    void stillSignedIn(db, request)
-      // The database is away for a moment: asked again.
-      .catch(() => true)
-      .then((still) => still || response.end());
-  }, ASKED);
-  request.on('close', () => clearInterval(asks));
-}

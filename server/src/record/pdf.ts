@@ -25,15 +25,23 @@ interface OpenPdf extends NodeJS.ReadableStream {
   end: () => void;
 }
 
-const maker = createRequire(import.meta.url)('pdfmake') as typeof pdfmake & {
+type Maker = typeof pdfmake & {
   setUrlAccessPolicy: (allows: (url: string) => boolean) => void;
   setLocalAccessPolicy: (allows: (path: string) => boolean) => void;
 };
-maker.setFonts(fonts);
-// Nothing is fetched, and of this machine only its own fonts are read.
-maker.setUrlAccessPolicy(() => false);
-const own = new Set(Object.values(fonts).flatMap((family) => Object.values(family).map(String)));
-maker.setLocalAccessPolicy((path) => own.has(path));
+let ready: Maker | null = null;
+
+/** The library, at the first record that is printed: a server that was killed need not wait for it. */
+function maker(): Maker {
+  if (ready) return ready;
+  ready = createRequire(import.meta.url)('pdfmake') as Maker;
+  ready.setFonts(fonts);
+  // Nothing is fetched, and of this machine only its own fonts are read.
+  ready.setUrlAccessPolicy(() => false);
+  const own = new Set(Object.values(fonts).flatMap((family) => Object.values(family).map(String)));
+  ready.setLocalAccessPolicy((path) => own.has(path));
+  return ready;
+}
 
 /** For whom a record is printed. */
 export type Reader = 'shop' | 'owner';
@@ -61,7 +69,7 @@ const text = (words: string, style: object = {}): Content => ({ text: runs(words
  */
 export async function recordPdf(record: JobRecord, options: PdfOptions): Promise<Buffer> {
   const document = options.reader === 'owner' ? forOwner(record, options) : forShop(record, options);
-  const open = (await maker.createPdf(document).getStream()) as unknown as OpenPdf;
+  const open = (await maker().createPdf(document).getStream()) as unknown as OpenPdf;
   const { job } = record.file;
   if (options.reader === 'shop')
     open.file(Buffer.from(JSON.stringify(record.file)), {

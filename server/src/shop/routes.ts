@@ -5,7 +5,7 @@ import { checked, figuresOf, InputError, PersonBody, Shop } from '@iron-cradle/c
 import { hashPin } from '../people/signIn.ts';
 import { bringFigures } from '../jobs/append.ts';
 import type { Shelves } from '../jobs/shelves.ts';
-import type { Bell } from '../jobs/events.ts';
+import type { Bell } from '../jobs/bell.ts';
 import { readShop, writeShop } from './shop.ts';
 
 /** The shop's own figures and people; changed by the lead, or by the first person in an empty shop. */

@@ -1,4 +1,4 @@
-// npm run backup [-- folder], npm run restore -- folder, npm run verify [-- file]; --empty: of the shop that npm start -- --empty keeps.
+// npm run backup [-- folder], npm run restore -- folder, npm run verify [-- file], npm run lead -- name PIN; --empty: of the shop that npm start -- --empty keeps.
 import { spawnSync } from 'node:child_process';
 import { endOn, say } from './lib/say.mjs';
 import { inCradle, root } from './lib/paths.mjs';
@@ -6,7 +6,8 @@ import { inCradle, root } from './lib/paths.mjs';
 const [what, ...rest] = process.argv.slice(2);
 const empty = rest.includes('--empty');
 const folder = empty ? 'shop' : 'demo';
-const [given] = rest.filter((word) => word !== '--empty');
+const words = rest.filter((word) => word !== '--empty');
+const [given] = words;
 const stamp = new Date().toISOString().slice(0, 19).replaceAll(':', '-');
 const where = given ?? (what === 'backup' ? inCradle('backups', stamp) : '');
 
@@ -29,13 +30,14 @@ try {
     code = 2;
   } else
     code =
-      spawnSync(process.execPath, [keeper, what, ...(where ? [where] : [])], {
+      spawnSync(process.execPath, [keeper, what, ...(what === 'lead' ? words : where ? [where] : [])], {
         cwd: root,
         stdio: 'inherit',
         env: {
           ...process.env,
           DATABASE_URL: process.env.DATABASE_URL || own?.url() || '',
           CRADLE_LAN: process.env.CRADLE_LAN || inCradle('lan'),
+          SECURITY_LOG: process.env.SECURITY_LOG || inCradle('security.log'),
           KEY_FILE: process.env.KEY_FILE || inCradle('keys', `${folder}.pem`),
         },
       }).status ?? 1;

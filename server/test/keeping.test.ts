@@ -9,6 +9,7 @@ import { migrateTo } from '../src/db/migrate.ts';
 import { backup } from '../src/keeping/backup.ts';
 import { verifyFile } from '../src/keeping/file.ts';
 import { sayIfRestored } from '../src/keeping/restored.ts';
+import { makeLead } from '../src/keeping/lead.ts';
 import { putKeysBack } from '../src/keeping/keys.ts';
 import { shopKey } from '../src/sealing/key.ts';
 import { restore } from '../src/keeping/restore.ts';
@@ -224,3 +225,18 @@ test('a file that was handed on: as JSON, as a zip, in its PDF; one that was cha
   await expect(verifyFile(write('none.json', '{"a":1}'))).rejects.toThrow(/a job file/);
   await expect(verifyFile(write('none.txt', 'hello'))).rejects.toThrow(/readable JSON/);
 }, 60_000);
+
+test('a shop whose lead lost the PIN: made anew on the server’s machine, signed in nowhere any more', async () => {
+  const lost = new Tablet(shop, 'lost');
+  await lost.signIn('marit', '3690');
+  const made = await onBase((db) => makeLead(db, { name: 'Marit', pin: '24681' }));
+  expect(made).toBe('marit');
+  expect((await lost.call('GET', '/session')).json.person).toBeNull();
+  expect((await lost.call('POST', '/session', { personId: 'marit', pin: '3690' })).status).toBe(401);
+  expect((await lost.call('POST', '/session', { personId: 'marit', pin: '24681' })).status).toBe(201);
+  // A technician too, where no lead is left; nobody who is not there, no PIN that is none.
+  await onBase((db) => makeLead(db, { name: 'Bo', pin: '1470' }));
+  expect((await lost.call('GET', '/people')).json.find((p: { id: string }) => p.id === 'bo').role).toBe('lead');
+  await expect(onBase((db) => makeLead(db, { name: 'Nobody', pin: '1470' }))).rejects.toThrow(/Bo, Ines, Marit/);
+  await expect(onBase((db) => makeLead(db, { name: 'Bo', pin: '12' }))).rejects.toThrow(/four to eight/);
+});

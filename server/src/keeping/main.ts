@@ -7,11 +7,13 @@ import { shopKey } from '../sealing/key.ts';
 import { backup } from './backup.ts';
 import { verifyFile } from './file.ts';
 import { putKeysBack, type KeyPlaces } from './keys.ts';
+import { openSecurityLog } from '../http/securityLog.ts';
+import { makeLead } from './lead.ts';
 import { restore } from './restore.ts';
 import { verifyShop, type Checked } from './verify.ts';
 
-/** npm run backup, restore and verify, once a database answers. */
-const [what, where] = process.argv.slice(2);
+/** npm run backup, restore, verify and lead, once a database answers. */
+const [what, where, more] = process.argv.slice(2);
 const url = process.env.DATABASE_URL ?? '';
 const keys: KeyPlaces = { lan: process.env.CRADLE_LAN || null, seal: process.env.KEY_FILE || null };
 const counted = ({ jobs, entries, photos }: Checked) =>
@@ -50,8 +52,16 @@ async function putBack(): Promise<void> {
   if (lan === 'stay' || seal === 'stay') console.log('Keys that are here stay; those of the copy lie in its folder.');
 }
 
+async function lead(): Promise<void> {
+  const db = await openDatabase(url);
+  const person = await makeLead(db, { name: where ?? '', pin: more ?? '' });
+  await db.sequelize.close();
+  openSecurityLog(process.env.SECURITY_LOG || null).warn({ what: 'made lead at the machine', person });
+  console.log(`${where} is lead with that PIN; signed in nowhere any more.`);
+}
+
 try {
-  await { backup: copy, restore: putBack, verify }[what as 'backup' | 'restore' | 'verify']();
+  await { backup: copy, restore: putBack, verify, lead }[what as 'backup' | 'restore' | 'verify' | 'lead']();
 } catch (error) {
   if (!(error instanceof InputError)) throw error;
   console.error(`${error.field}: expected ${error.expected}; found ${error.found}. Nothing was changed.`);

@@ -17,7 +17,7 @@ export interface Shop {
   port: number;
   /** 0 where it is not on the network. */
   httpsPort: number;
-  db: Db;
+  db: Db & { folder: string };
   /** Of the server’s process. */
   pid: () => number;
   /** Kills the server as a power cut would. */
@@ -50,8 +50,10 @@ export async function openShop({
   host = '127.0.0.1',
   lan = false,
   env = {} as Record<string, string>,
+  /** Another server before the same database: it ends with the first. */
+  beside = null as Shop | null,
 } = {}): Promise<Shop> {
-  const db = await ownDatabase();
+  const db = beside?.db ?? (await ownDatabase());
   let child: ChildProcess | null = null;
   let port = 0;
   let httpsPort = 0;
@@ -104,7 +106,7 @@ export async function openShop({
     start,
     stop: async () => {
       await end('SIGTERM');
-      await db.stop();
+      if (!beside) await db.stop();
     },
   };
 }

@@ -3,7 +3,7 @@ import type { Connection, Obstruction, Way } from '../vehicle/index.ts';
 import { r } from '../vehicle/testing.ts';
 import { actionsAt } from './actions.ts';
 import { beforeDrained } from './gatesBefore.ts';
-import { nextStop, planChanged, stopAt } from './index.ts';
+import { carryingWord, nextStop, planChanged, routeModel, stopAt, type View } from './index.ts';
 import { at, begin, line, vehicle } from './testing.ts';
 import type { Stop } from './types.ts';
 
@@ -121,6 +121,59 @@ describe('where it goes next', () => {
     expect(at50(60)).toEqual([]);
     expect(at50(55)).toEqual(['line:a']);
   });
+});
+
+test('who carries it when the supports let go: jack, two, people, one', () => {
+  const file = vehicle([]);
+  const by = (...carriedBy: unknown[]) =>
+    carryingWord({ ...file, carriedBy: { by: carriedBy[0], people: carriedBy[1] } } as never);
+  expect(by(['jack'], 1)).toBe('the jack just carries');
+  expect(by(['two jacks', 'jack'], 2)).toBe('both jacks just carry');
+  expect(by(['hands'], 2)).toBe('two people hold it');
+  expect(by(['hands'], 1)).toBe('a hand on the tank');
+});
+
+describe('the way down as a question', () => {
+  const modelOf = (state: TankState, view: View) => routeModel(state, view, state.shop);
+  const model = (slack: ReturnType<typeof r>, reach: ReturnType<typeof r>, more: Partial<Connection> = {}) =>
+    modelOf(stateOf([line('a', { slack, reach, more: { lookMinutes: 3, ...more } })]), 'look');
+  test('where a line may give more than is sure a look is offered, from where it is seen; with it the line lets as likely', () => {
+    const { things, limits } = model(r(40, 60, 80), r(20, 30, 50), { visibleFrom: r(10, 15, 20) });
+    const look = things.find(({ id }) => id === 'look:a')!;
+    expect(look.ways).toEqual([expect.objectContaining({ from: 20, minutes: 3, people: 1, after: [] })]);
+    // 60 less 10 with the look; 40 less 10 without, freed by the line or by the look.
+    expect(limits.map(({ at: mm, freedBy }) => [mm, freedBy])).toEqual([
+      [50, ['line:a']],
+      [30, ['line:a', 'look:a']],
+    ]);
+    const ways = things.find(({ id }) => id === 'line:a')!.ways;
+    expect(ways.map(({ from, after }) => [from, after])).toEqual([
+      [50, []],
+      [30, ['look:a']],
+    ]);
+  });
+  test('of what is sure nothing is looked at', () => {
+    expect(model(r(40), r(20)).things.map(({ id }) => id)).toEqual(['line:a']);
+  });
+  test('supports carry at home; lower they have let go, whatever the log says', () => {
+    const strap = { id: 's', kind: 'strap' as const, name: 's', x: 500, fastener: 'bolt', off: [way('s-off')] };
+    const state = begin({ ...vehicle([line('a', { slack: r(40), reach: r(0) })]), supports: [strap] }).state;
+    const must = (pose: TankState['pose']) => modelOf({ ...state, pose }, 'typical').must;
+    expect(must(HOME)).toEqual(['line:a', 'support:s']);
+    expect(must(level(20))).toEqual(['line:a']);
+  });
+});
+
+test('a move takes its minutes, standing still none; nothing is watched but in a creep', () => {
+  const state = stateOf([line('a', { slack: r(15, 20, 60), reach: far })]);
+  const still = stopAt(state, { pose: HOME, kind: 'stop', work: [] });
+  const moved = stopAt(state, { pose: level(20), kind: 'stop', work: [] });
+  const creep = stopAt(state, { pose: level(20), kind: 'creep' });
+  expect(still.minutes.typ).toBe(0);
+  expect(moved.minutes.typ).toBeGreaterThan(0);
+  expect([still.watch, moved.watch, creep.watch]).toEqual([[], [], ['line:a']]);
+  // It may pull on the way there: 15 less 10. In a creep somebody has a hand on it.
+  expect([still.risk, moved.risk?.key, creep.risk]).toEqual([null, 'line:a', null]);
 });
 
 describe('what is said of a stop at 40', () => {

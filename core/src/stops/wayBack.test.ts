@@ -2,8 +2,9 @@ import type { Obstruction, Way } from '../vehicle/index.ts';
 import { r } from '../vehicle/testing.ts';
 import { ascentModel, TEST } from './ascent.ts';
 import { neckOrders, nextUp } from './index.ts';
+import { levelTest } from './testStop.ts';
 import { at, begin, line, vehicle } from './testing.ts';
-import { lineItem, thingItem } from './upItems.ts';
+import { inHandOrder, lineItem, thingItem } from './upItems.ts';
 
 /** By which way things go back, and by when: small tanks, worked by hand. mm */
 const way = (id: string, more: Partial<Way> = {}): Way => ({
@@ -73,6 +74,50 @@ describe('the way up as a question', () => {
   });
 });
 
+describe('what lets the tank how far on the way up, and for certain where that can be', () => {
+  const limits = (more: Parameters<typeof line>[1], off: string[] = ['line:a', 'clip:clip']) => {
+    const job = begin(vehicle([line('a', more)]));
+    for (const key of off) job.log('cleared', { key, way: key === 'line:a' ? 'a-top' : 'clip-off' });
+    job.log('moved', { to: { f: 300, r: 300 }, why: 'out' });
+    return ascentModel(job.state, 'surest').limits.map(({ at: mm, freedBy }) => [mm, freedBy]);
+  };
+  const clip = (mm: number) => ({ id: 'clip', name: 'clip', slack: r(mm), ways: [way('clip-off')] });
+  const held = (slack: number, free: number) => limits({ slack: r(slack), reach: r(0), more: { clips: [clip(free)] } });
+  test('with its clip back on a line lets no more than it did with it; one that lets as much without is one limit', () => {
+    expect(held(90, 200)).toEqual([
+      [200, ['line:a']],
+      [90, ['clip:clip', 'line:a']],
+    ]);
+    expect(held(90, 90)).toEqual([[90, ['line:a']]]);
+    expect(limits({ slack: r(90), reach: r(0) }, ['line:a'])).toEqual([[90, ['line:a']]]);
+  });
+  test('a line is made where it is sure to be reached before it is sure to be taut; else where both are likely', () => {
+    const window = (reach: ReturnType<typeof r>, slack: ReturnType<typeof r>) => {
+      const { state } = lowered([line('a', { slack, reach })]);
+      const model = ascentModel(state, 'surest');
+      const [first] = model.things.find(({ id }) => id === 'line:a')!.ways;
+      return [first!.from, model.limits[0]!.at];
+    };
+    expect(window(r(40, 50, 60), r(80, 90, 100))).toEqual([60, 80]);
+    // Sure at exactly one height, and at none.
+    expect(window(r(40, 50, 80), r(80, 90, 100))).toEqual([80, 80]);
+    expect(window(r(40, 50, 85), r(80, 90, 100))).toEqual([50, 90]);
+  });
+  test('what was in the way and cannot be put back by anybody is no thing of the way up', () => {
+    const { state } = lowered([line('a', { slack: r(90), reach: r(0) })], [shield([])]);
+    expect(ascentModel(state, 'surest').things.map(({ id }) => id)).toEqual(['line:a']);
+  });
+});
+
+test('the test stop by levels is where every joint on top is seen for certain, no lower than a line lets for certain', () => {
+  const level = (seen: ReturnType<typeof r>, slack: ReturnType<typeof r>) =>
+    levelTest(lowered([line('a', { slack, reach: r(0), more: { visibleFrom: seen } })]).state);
+  expect(level(r(30, 40, 60), r(90))).toBe(60);
+  expect(level(r(30, 40, 60), r(60, 80, 90))).toBe(60);
+  // For certain at no height: as likely.
+  expect(level(r(30, 40, 65), r(60, 80, 90))).toBe(40);
+});
+
 describe('one item of the way up', () => {
   test('a line: caution and minutes of the way it is made by; of none that is known the usual', () => {
     const a = line('a', { slack: r(90), reach: r(0) });
@@ -97,6 +142,29 @@ describe('one item of the way up', () => {
       });
     expect(item([way('back', { minutes: r(7) })]).minutes.typ).toBe(7);
     expect(item([]).minutes).toMatchObject({ lo: 2, typ: 4, hi: 10, basis: { kind: 'common practice' } });
+  });
+  test('what was in the way goes back by the way that was planned; by its first where none is named', () => {
+    const { state } = lowered(
+      [line('a', { slack: r(90), reach: r(0) })],
+      [shield([way('left', { minutes: r(3) }), way('right', { minutes: r(9), caution: 'mind the rib' })])],
+    );
+    const by = (id: string | null) => thingItem(state, { key: 'obstruction:shield', by: id, lastChance: false });
+    expect([by('right').way, by('right').minutes.typ, by('right').hint]).toEqual(['right', 9, 'mind the rib']);
+    expect([by('left').way, by('left').minutes.typ]).toEqual(['left', 3]);
+    expect([by(null).way, by('gone').way]).toEqual(['left', 'left']);
+  });
+  test('hands: supports, lines, clips, what was in the way; what is made after another follows it', () => {
+    const file = (after: string[]) => {
+      const a = line('a', { slack: r(90), reach: r(0) });
+      const b = line('b', { slack: r(90), reach: r(0) });
+      const { state } = lowered([{ ...a, make: [{ ...a.make[0]!, after }] }, b], [shield([way('back')])]);
+      const item = (key: string, by: string) => ({ key, way: by }) as never;
+      const items = [item('obstruction:shield', 'back'), item('line:a', 'a-top'), item('line:b', 'b-top')];
+      return inHandOrder(state, items).map(({ key }) => key);
+    };
+    expect(file([])).toEqual(['line:a', 'line:b', 'obstruction:shield']);
+    expect(file(['shield'])).toEqual(['line:b', 'obstruction:shield', 'line:a']);
+    expect(file(['b'])).toEqual(['line:b', 'line:a', 'obstruction:shield']);
   });
   test('what no hand reaches once the tank is higher has its last chance here', () => {
     const last = (from: number) => {

@@ -7,6 +7,7 @@ interface TraceEvent {
   ph: string;
   pid: number;
   tid: number;
+  ts: number;
   dur?: number;
   args?: { name?: string };
 }
@@ -59,11 +60,9 @@ export async function benchDrag(): Promise<void> {
     await ines.signIn('Ines', '2580');
     for (const one of DRAGGED) {
       await ines.go(one.path);
-      const tasks = await tasksWhile(ines.page, one);
-      const at = (share: number) => tasks[Math.min(tasks.length - 1, Math.floor(tasks.length * share))] ?? 0;
-      console.log(
-        `${one.what}, ${tasks.length} tasks of the main thread   median ${(at(0.5) / FRAME).toFixed(2)}, 95 % ${(at(0.95) / FRAME).toFixed(2)}, longest ${(at(1) / FRAME).toFixed(2)} × a frame`,
-      );
+      const { tasks, own } = await whileDragged(ines.page, one);
+      console.log(`${one.what}: the product’s own work for a move   ${spread(own)}`);
+      console.log(`${one.what}: with what the browser draws   ${spread(tasks)}`);
     }
   } finally {
     await browser.close();
@@ -71,8 +70,19 @@ export async function benchDrag(): Promise<void> {
   }
 }
 
-/** How long each task of the main thread took while it was dragged up and down, ms, the shortest first. */
-async function tasksWhile(page: Page, { handle: selector, reach, slowed }: Dragged): Promise<number[]> {
+/** Times, ms, as shares of a frame. */
+function spread(times: readonly number[]): string {
+  const sorted = [...times].sort((a, b) => a - b);
+  const at = (share: number) =>
+    ((sorted[Math.min(sorted.length - 1, Math.floor(sorted.length * share))] ?? 0) / FRAME).toFixed(2);
+  return `median ${at(0.5)}, 95 % ${at(0.95)}, longest ${at(1)} × a frame, of ${sorted.length}`;
+}
+
+/** How long the main thread was busy, each time it was, while something was dragged up and down; and how long with what is ours. ms */
+async function whileDragged(
+  page: Page,
+  { handle: selector, reach, slowed }: Dragged,
+): Promise<{ tasks: number[]; own: number[] }> {
   const handle = (await page.waitForSelector(selector))!;
   const box = (await handle.boundingBox())!;
   const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
@@ -95,9 +105,25 @@ async function tasksWhile(page: Page, { handle: selector, reach, slowed }: Dragg
       .filter((e) => e.ph === 'M' && e.name === 'thread_name' && e.args?.name === 'CrRendererMain')
       .map(({ pid, tid }) => `${pid} ${tid}`),
   );
-  return traceEvents
-    .filter((e) => mains.has(`${e.pid} ${e.tid}`))
-    .filter((e) => e.ph === 'X' && /RunTask$/.test(e.name) && (e.dur ?? 0) > 500)
-    .map((e) => e.dur! / 1000)
-    .sort((a, b) => a - b);
+  const here = traceEvents.filter((e) => e.ph === 'X' && mains.has(`${e.pid} ${e.tid}`));
+  // A task stands in the trace once for each of its names, one in the other.
+  const tasks = outermost(here.filter((e) => /RunTask$/.test(e.name) && (e.dur ?? 0) > 500));
+  const calls = outermost(
+    here.filter((e) => ['EventDispatch', 'TimerFire', 'FireAnimationFrame', 'FunctionCall'].includes(e.name)),
+  );
+  const own = tasks.map((task) =>
+    calls.filter((e) => e.ts >= task.ts && e.ts < task.ts + task.dur!).reduce((sum, e) => sum + (e.dur ?? 0), 0),
+  );
+  const ms = (list: readonly number[]) => list.map((us) => us / 1000);
+  return { tasks: ms(tasks.map((e) => e.dur!)), own: ms(own.filter((us) => us > 0)) };
+}
+
+/** Those that lie in none of the others. */
+function outermost(events: readonly TraceEvent[]): TraceEvent[] {
+  const out: TraceEvent[] = [];
+  for (const event of [...events].sort((a, b) => a.ts - b.ts || (b.dur ?? 0) - (a.dur ?? 0))) {
+    const last = out.at(-1);
+    if (!last || event.ts >= last.ts + (last.dur ?? 0)) out.push(event);
+  }
+  return out;
 }

@@ -1,5 +1,5 @@
-import { asItRuns, dipsAlong, type RoutePoint } from '@iron-cradle/core';
-import { useId, useRef, type KeyboardEvent, type PointerEvent } from 'react';
+import { asItRuns, dipsAlong, hoseLength, type RoutePoint } from '@iron-cradle/core';
+import { useId, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { HatchDefs, Shape } from '../../look/Shapes.tsx';
 
 interface HoseDrawingProps {
@@ -26,12 +26,15 @@ const HIGHEST = 300;
 /** mm a key moves a point. */
 const KEY = 5;
 
-/** A hose where it runs, from the side, to scale: its bore, its dips full, its points to be touched and dragged. */
-export function HoseDrawing({ route, bore, breathes, width, ghost, chosen, onChoose, onMove }: HoseDrawingProps) {
-  const wide = Math.max(LEAST, width);
-  const svg = useRef<SVGSVGElement>(null);
-  const id = useId();
-  const dragged = useRef<number | null>(null);
+/** How a route lies on its paper: mm of its corner, px a mm, px high. */
+interface Frame {
+  left: number;
+  high: number;
+  scale: number;
+  tall: number;
+}
+
+function fitted(route: readonly RoutePoint[], { wide, bore }: { wide: number; bore: number }): Frame {
   const xs = route.map(([x]) => x);
   const zs = route.map(([, z]) => z);
   const [left, right] = [Math.min(...xs), Math.max(...xs)];
@@ -40,7 +43,20 @@ export function HoseDrawing({ route, bore, breathes, width, ghost, chosen, onCho
     (wide - 2 * PAPER.side) / Math.max(1, right - left),
     (HIGHEST - PAPER.top - PAPER.foot) / Math.max(60, high - low + bore),
   );
-  const tall = PAPER.top + (high - low + bore) * scale + PAPER.foot;
+  return { left, high, scale, tall: PAPER.top + (high - low + bore) * scale + PAPER.foot };
+}
+/** No further than the paper: beyond it, it is lifted and taken again. */
+const within = (px: number, most: number): number => Math.min(most, Math.max(0, px));
+
+/** A hose where it runs, from the side, to scale: its bore, its dips full, its points to be touched and dragged. */
+export function HoseDrawing({ route, bore, breathes, width, ghost, chosen, onChoose, onMove }: HoseDrawingProps) {
+  const wide = Math.max(LEAST, width);
+  const svg = useRef<SVGSVGElement>(null);
+  const id = useId();
+  const [dragged, setDragged] = useState<{ point: number; frame: Frame } | null>(null);
+  // Under a finger the paper stays as it is: it is fitted anew once that is lifted.
+  const frame = dragged?.frame ?? fitted(route, { wide, bore });
+  const { left, high, scale, tall } = frame;
   const x = (mm: number) => PAPER.side + (mm - left) * scale;
   const y = (mm: number) => PAPER.top + (high - mm) * scale;
   const line = asItRuns(route);
@@ -49,8 +65,8 @@ export function HoseDrawing({ route, bore, breathes, width, ghost, chosen, onCho
   const tube = Math.max(6, bore * scale);
   const toPlace = (event: PointerEvent): RoutePoint => {
     const box = svg.current!.getBoundingClientRect();
-    const px = ((event.clientX - box.left) / box.width) * wide;
-    const py = ((event.clientY - box.top) / box.height) * tall;
+    const px = within(((event.clientX - box.left) / box.width) * wide, wide);
+    const py = within(((event.clientY - box.top) / box.height) * tall, tall);
     return [Math.round(left + (px - PAPER.side) / scale), Math.round(high - (py - PAPER.top) / scale)];
   };
   const onKey = (event: KeyboardEvent, i: number) => {
@@ -64,7 +80,7 @@ export function HoseDrawing({ route, bore, breathes, width, ghost, chosen, onCho
     <svg
       ref={svg}
       viewBox={`0 0 ${wide} ${tall}`}
-      className="block w-full touch-none"
+      className="block w-full touch-none contain-content"
       role="group"
       aria-label="the hose from the side"
     >
@@ -89,6 +105,11 @@ export function HoseDrawing({ route, bore, breathes, width, ghost, chosen, onCho
       <text x={wide - 10} y="50" textAnchor="end" className="narrow" fontSize="16" fill="var(--quiet)">
         other end
       </text>
+      {!ghost && (
+        <text x={wide / 2} y="50" textAnchor="middle" className="reading" fontSize="16" fill="var(--ink)">
+          {Math.round(hoseLength(route))} mm along it
+        </text>
+      )}
       <path
         d={path}
         fill="none"
@@ -134,14 +155,14 @@ export function HoseDrawing({ route, bore, breathes, width, ghost, chosen, onCho
           onPointerDown={(event) => {
             onChoose(i);
             if (!onMove) return;
-            dragged.current = i;
+            setDragged({ point: i, frame });
             event.currentTarget.setPointerCapture(event.pointerId);
           }}
           onPointerMove={(event) => {
-            if (dragged.current === i && onMove) onMove(i, toPlace(event));
+            if (dragged?.point === i && onMove) onMove(i, toPlace(event));
           }}
-          onPointerUp={() => (dragged.current = null)}
-          onPointerCancel={() => (dragged.current = null)}
+          onPointerUp={() => setDragged(null)}
+          onPointerCancel={() => setDragged(null)}
         >
           <rect x={x(a) - 30} y={y(b) - 30} width="60" height="60" fill="transparent" />
           <rect

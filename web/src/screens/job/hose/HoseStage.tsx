@@ -1,4 +1,4 @@
-import { hoseLength, type RoutePoint, type Rubber } from '@iron-cradle/core';
+import type { RoutePoint, Rubber } from '@iron-cradle/core';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { HoseDrawing } from '../../../drawings/hose/HoseDrawing.tsx';
 import { useJob } from '../../../log/useJob.ts';
@@ -78,7 +78,7 @@ export function HoseStage({ rubber, width }: HoseStageProps) {
       <h1 className="text-32">{rubber.name}</h1>
       <p className="pb-2 text-quiet">
         {drawn
-          ? `Where it runs, from the side, to scale; ${Math.round(hoseLength(route))} mm along it`
+          ? 'Where it runs, from the side, to scale'
           : 'Is its lowest point below both of its ends? Then draw it: touch a point and drag it'}
       </p>
       <HoseDrawing

@@ -12,7 +12,8 @@ export default defineConfig({
     react(),
     tailwindcss(),
     VitePWA({
-      registerType: 'autoUpdate',
+      // A new version waits until nobody is in a job.
+      registerType: 'prompt',
       injectRegister: null,
       manifest: {
         name: 'Iron Cradle',
@@ -24,6 +25,8 @@ export default defineConfig({
         icons: [{ src: '/icon.svg', sizes: 'any', type: 'image/svg+xml' }],
       },
       workbox: {
+        skipWaiting: false,
+        clientsClaim: true,
         globPatterns: ['**/*.{js,css,html,woff2,svg}'],
         navigateFallback: '/index.html',
         navigateFallbackDenylist: [/^\/api\//],

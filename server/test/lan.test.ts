@@ -1,6 +1,7 @@
 import { X509Certificate } from 'node:crypto';
 import { mkdtempSync, readFileSync, rmSync, statSync } from 'node:fs';
-import { get } from 'node:https';
+import { createServer, get } from 'node:https';
+import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { openShop, otherAddress, type Shop } from '../../e2e/lib/server.ts';
@@ -28,6 +29,33 @@ describe('the shop’s own authority', () => {
     // Devices refuse a server certificate of more than 398 days.
     const days = (Date.parse(server.validTo) - Date.parse(server.validFrom)) / 86_400_000;
     expect(days).toBeLessThanOrEqual(398);
+  });
+
+  test('vouches for networks of one’s own and for nothing else: a certificate for a name of the internet is refused by the platform', async () => {
+    const where = folder();
+    const own = await lanKeys(where, ['localhost', '127.0.0.1', '192.0.2.7', 'bench-pc']);
+    // Whoever got hold of its key and made one for a bank too.
+    const stolen = await lanKeys(where, ['localhost', '127.0.0.1', 'bank.example']);
+    expect(stolen.ca).toBe(own.ca);
+    const reached = async ({ cert, key }: { cert: string; key: string }, servername: string): Promise<string> => {
+      const server = createServer({ cert, key }, (_request, response) => response.end('in')).listen(0, '127.0.0.1');
+      await new Promise((resolve) => server.once('listening', resolve));
+      const { port } = server.address() as AddressInfo;
+      try {
+        return await new Promise((resolve) =>
+          get({ host: '127.0.0.1', port, servername, ca: own.ca, agent: false }, () => resolve('in')).on(
+            'error',
+            (error) => resolve((error as NodeJS.ErrnoException).code ?? error.message),
+          ),
+        );
+      } finally {
+        server.closeAllConnections();
+        server.close();
+      }
+    };
+    expect(await reached(own, 'localhost')).toBe('in');
+    expect(await reached(stolen, 'localhost')).toMatch(/PERMITTED|permitted/);
+    expect(await reached(stolen, 'bank.example')).toMatch(/PERMITTED|permitted/);
   });
 
   test('stays the same, so that a paired phone stays paired; a new address gets a new certificate of the same authority', async () => {
@@ -64,6 +92,24 @@ describe('a server on the shop’s network', () => {
     expect(page).toContain('/pair/authority.crt');
     expect(page).toContain(`:${shop.httpsPort}/`);
     expect(page).not.toContain('<script');
+    // The figures by which one knows the certificate, as a phone shows them.
+    const ca = new X509Certificate(await (await fetch(`${shop.base}/pair/authority.crt`)).text());
+    expect(page.replaceAll(' ', '')).toContain(ca.fingerprint256.replaceAll(':', '').toLowerCase());
+  });
+
+  test('on the network the plain port only pairs; this machine itself, and whoever comes by https, goes on', async () => {
+    const plain = `http://${otherAddress() ?? '127.0.0.1'}:${shop.port}`;
+    const status = async (path: string, init: RequestInit = {}) =>
+      (await fetch(plain + path, { redirect: 'manual', ...init })).status;
+    if (otherAddress()) {
+      expect(await status('/pair')).toBe(200);
+      expect(await status('/')).toBe(302);
+      expect(await status('/jobs/any/drop')).toBe(302);
+      expect(await status('/api/health')).toBe(403);
+      expect(await status('/api/session', { method: 'POST', body: '{}' })).toBe(403);
+    }
+    expect((await fetch(`${shop.base}/api/health`)).status).toBe(200);
+    expect((await fetch(`${shop.base}/`)).status).toBe(200);
   });
 
   test('https stands for whoever trusts the shop’s authority, and for nobody else', async () => {

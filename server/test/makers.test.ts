@@ -198,3 +198,28 @@ describe('many at once', () => {
     await other.stop();
   }, 60_000);
 });
+
+test('the name of somebody who works here no more is forgotten on their wish: records stay as they are, under nobody’s name', async () => {
+  const marit = new Tablet(shop, 'forgets');
+  await marit.signIn('marit', '3690');
+  const added = (await marit.call('POST', '/people', { name: 'Ludmila', role: 'technician', pin: '5555' })).json as {
+    id: string;
+  };
+  const ludmila = new Tablet(shop, 'ludmila');
+  await ludmila.signIn(added.id, '5555');
+  await ludmila.append('job-forget', [
+    ludmila.entry('job-forget', 'opened', { name: 'Van', complaint: 'pump', vehicle: archetypes[0]! }, added.id),
+  ]);
+  const file = async () => (await marit.call('GET', '/jobs/job-forget/file')).json as JobFile;
+  const before = await file();
+  expect(Object.values(before.people)).toEqual(['Ludmila']);
+  expect((await marit.call('DELETE', `/people/${added.id}/name`)).status).toBe(409);
+  await marit.call('DELETE', `/people/${added.id}`);
+  for (let i = 0; i < 2; i++) expect((await marit.call('DELETE', `/people/${added.id}/name`)).status).toBe(204);
+  const after = await file();
+  expect(Object.values(after.people)).toEqual([expect.stringMatching(/^Former colleague \d+$/)]);
+  expect(JSON.stringify(after)).not.toContain('Ludmila');
+  expect(after.entries).toEqual(before.entries);
+  expect((await marit.call('GET', '/jobs/job-forget/standing')).json.is).not.toBe('doesNotHold');
+  expect((await marit.call('DELETE', '/people/nobody-here/name')).status).toBe(404);
+});

@@ -3,6 +3,7 @@ import * as x509 from '@peculiar/x509';
 import { webcrypto, createPrivateKey, X509Certificate } from 'node:crypto';
 import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { isAddress, onlyFor } from './names.ts';
 
 x509.cryptoProvider.set(webcrypto as unknown as Crypto);
 const algorithm = { name: 'ECDSA', namedCurve: 'P-256', hash: 'SHA-256' } as const;
@@ -49,6 +50,7 @@ export async function lanKeys(folder: string, hosts: readonly string[]): Promise
   const write = (name: string, text: string) => writeFileSync(path(name), text, { mode: 0o600 });
   if (!existsSync(path('authority.pem')) || !existsSync(path('authority.key'))) {
     const keys = await makeKeys();
+    const limits = onlyFor(hosts);
     const ca = await x509.X509CertificateGenerator.createSelfSigned({
       serialNumber: serial(),
       name: 'CN=Iron Cradle of this shop',
@@ -58,6 +60,7 @@ export async function lanKeys(folder: string, hosts: readonly string[]): Promise
       extensions: [
         new x509.BasicConstraintsExtension(true, 0, true),
         new x509.KeyUsagesExtension(x509.KeyUsageFlags.keyCertSign | x509.KeyUsageFlags.cRLSign, true),
+        new x509.Extension(limits.id, true, limits.content),
       ],
     });
     write('authority.pem', ca.toString('pem'));
@@ -74,7 +77,6 @@ export async function lanKeys(folder: string, hosts: readonly string[]): Promise
       ['sign'],
     );
     const keys = await makeKeys();
-    const isIp = (host: string) => /^[\d.]+$|:/.test(host);
     const cert = await x509.X509CertificateGenerator.create({
       serialNumber: serial(),
       subject: 'CN=Iron Cradle',
@@ -88,7 +90,7 @@ export async function lanKeys(folder: string, hosts: readonly string[]): Promise
         new x509.KeyUsagesExtension(x509.KeyUsageFlags.digitalSignature, true),
         new x509.ExtendedKeyUsageExtension([x509.ExtendedKeyUsage.serverAuth]),
         new x509.SubjectAlternativeNameExtension(
-          hosts.map((value) => ({ type: isIp(value) ? ('ip' as const) : ('dns' as const), value })),
+          hosts.map((value) => ({ type: isAddress(value) ? ('ip' as const) : ('dns' as const), value })),
         ),
       ],
     });

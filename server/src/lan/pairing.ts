@@ -1,6 +1,13 @@
+import { X509Certificate } from 'node:crypto';
 import { Router } from 'express';
+import { Problem } from '../http/problem.ts';
+import { isThisMachine } from '../people/thisMachine.ts';
 import { toString as qrCode } from 'qrcode';
 import { inLink, lanAddresses } from './addresses.ts';
+
+/** As people compare it, in groups of four. */
+const fingerprintOf = (pem: string): string =>
+  (new X509Certificate(pem).fingerprint256.replaceAll(':', '').toLowerCase().match(/.{4}/g) ?? []).join(' ');
 
 interface Pairing {
   /** PEM of the shop's own authority. */
@@ -12,6 +19,7 @@ interface Pairing {
 /** The page a phone opens first: what to trust, how, and where to go then. Reached over plain http, since nothing is trusted yet. */
 export function pairingRoutes({ ca, httpPort, httpsPort }: Pairing): Router {
   const routes = Router();
+  const fingerprint = fingerprintOf(ca);
   routes.get('/pair/authority.crt', (_request, response) => {
     response.set('Content-Disposition', 'attachment; filename="iron-cradle-authority.crt"');
     response.type('application/x-x509-ca-cert').send(ca);
@@ -20,28 +28,35 @@ export function pairingRoutes({ ca, httpPort, httpsPort }: Pairing): Router {
     const [first] = lanAddresses();
     // A phone that is here already goes on under the name it came by.
     const here = request.hostname && !/^(localhost|127\.)/.test(request.hostname) ? request.hostname : first;
-    if (!here) return void response.type('html').send(page('This machine has no address on a network yet.', ''));
+    if (!here) return void response.type('html').send(page('This machine has no address on a network yet.', '', null));
     const plain = `http://${inLink(here)}:${httpPort()}/pair`;
     const secure = `https://${inLink(here)}:${httpsPort()}/`;
     const svg = await qrCode(plain, { type: 'svg', margin: 1, errorCorrectionLevel: 'M' });
-    response.type('html').send(page(secure, svg, plain));
+    response.type('html').send(page(secure, svg, { plain, fingerprint }));
+  });
+  // On the network nothing is said in plain words but how to come in: not a PIN, not a plate.
+  routes.use((request, response, next) => {
+    if (request.secure || isThisMachine(request)) return next();
+    if (request.method === 'GET' && !request.path.startsWith('/api/')) return response.redirect('/pair');
+    throw new Problem(403, 'Only to pair', { detail: 'On the network this shop is reached by https: open /pair.' });
   });
   return routes;
 }
 
-function page(secure: string, svg: string, plain = ''): string {
-  const steps = plain
-    ? `<section class="code"><div role="img" aria-label="code with the address ${plain}">${svg}</div>
-<p>On the same network, scan this with the phone, or type</p><p class="address">${plain}</p></section>
+function page(secure: string, svg: string, said: { plain: string; fingerprint: string } | null): string {
+  const steps = said
+    ? `<section class="code"><div role="img" aria-label="code with the address ${said.plain}">${svg}</div>
+<p>On the same network, scan this with the phone, or type</p><p class="address">${said.plain}</p></section>
 <ol>
 <li><h2>Take the shop’s certificate</h2><a class="strap" href="/pair/authority.crt">Take it</a></li>
-<li><h2>Trust it</h2><p>Open the file. Then it depends on the phone:</p>
+<li><h2>Trust it</h2><p>Its figures are these, here and on the phone (SHA-256); where they differ, somebody is between:</p>
+<p class="address">${said.fingerprint}</p><p>Open the file. Then it depends on the phone:</p>
 <p class="either">It offers to install a certificate: find “security” in the settings, install a certificate, of an authority.</p>
 <p class="either">It says a profile was loaded: install the profile in the settings, then find “certificate trust settings” and switch it on.</p></li>
 <li><h2>Go on under https</h2><a class="strap" href="${secure}">${secure}</a><p>If the browser warns, the certificate is not trusted yet.</p></li>
 </ol>
 <p class="foot">It was made on this machine for this shop alone, and its key never leaves it. Take it off a phone that leaves the shop.</p>
-<p class="foot">Without it everything can be done over plain http too, but: after a reload the page needs the server, the screen may go dark, there is no live camera, and two tabs on one device wait for one another.</p>`
+<p class="foot">It vouches for addresses and names of a network of one’s own, for nothing on the internet. Without it a phone comes no further than this page.</p>`
     : `<p>${secure}</p>`;
   return `<!doctype html><html lang="en"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width, initial-scale=1"><title>Pair a phone</title>
 <style>${STYLE}</style></head>

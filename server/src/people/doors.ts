@@ -1,4 +1,5 @@
 import { Router } from 'express';
+import { Op } from 'sequelize';
 import { checked, InputError, NewPinBody, PersonChangeBody } from '@iron-cradle/core';
 import type { Database } from '../db/connect.ts';
 import type { Person } from '../db/models.ts';
@@ -8,6 +9,9 @@ import { forgetDevice } from './paired.ts';
 import { pinMark } from './session.ts';
 import { checkPin, hashPin } from './signIn.ts';
 import { endTokens } from './tokens.ts';
+
+/** What somebody is called whose name was forgotten. */
+const FORGOTTEN = 'Former colleague';
 
 /** What the lead does about people and their devices; one's own PIN anybody changes. */
 export function doorRoutes(db: Database): Router {
@@ -58,6 +62,21 @@ export function doorRoutes(db: Database): Router {
     await notTheLast(person);
     await person.update({ pinHash: null });
     await endTokens(db, person.id);
+    response.status(204).end();
+  });
+
+  /** On their wish, of somebody who works here no more: records stay true, each entry under the same id, which is nobody's name. */
+  routes.delete('/people/:id/name', async (request, response) => {
+    const person = await db.models.Person.findByPk(request.params.id);
+    if (!person) throw notFound('person');
+    if (person.pinHash !== null)
+      throw new Problem(409, 'Works here', {
+        detail: 'Say first that they work here no more; then their name can be forgotten.',
+      });
+    if (!person.name.startsWith(FORGOTTEN)) {
+      const others = await db.models.Person.count({ where: { name: { [Op.startsWith]: FORGOTTEN } } });
+      await person.update({ name: `${FORGOTTEN} ${others + 1}` });
+    }
     response.status(204).end();
   });
 

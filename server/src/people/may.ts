@@ -84,6 +84,7 @@ export const permissions: readonly Permission[] = [
   may('POST /people', 'leadOrFirst', 'person added'),
   may('PATCH /people/:id', 'lead', 'person changed'),
   may('DELETE /people/:id', 'lead', 'person taken off'),
+  may('DELETE /people/:id/name', 'lead', 'name forgotten'),
   may('PUT /shop', 'lead', 'rules changed'),
   may('POST /sources', 'lead', 'gateway added'),
   may('DELETE /sources/:id', 'lead', 'gateway taken away'),

@@ -2,6 +2,7 @@ import { useQueryClient, useMutation } from '@tanstack/react-query';
 import { format, isToday } from 'date-fns';
 import { useRef } from 'react';
 import { Link } from 'react-router';
+import { useTakeOver } from '../../app/newVersion.ts';
 import { TopBar } from '../../app/TopBar.tsx';
 import { Chassis } from '../../drawings/chassis/Chassis.tsx';
 import { SmallWell } from '../../drawings/well/SmallWell.tsx';
@@ -17,6 +18,7 @@ export function Bays() {
   const jobs = useJobs();
   const me = useMe();
   const signOut = useSignOut();
+  useTakeOver();
   const open = jobs.data ?? [];
   const bays = shop.data?.bays ?? [];
   const inside = (bay: number) => open.find((job) => job.bay === bay && !job.parked);

@@ -30,12 +30,41 @@ export function People({ me }: { me: Me }) {
                 PIN and devices
               </button>
             )}
+            {!signsIn && lead && <ForgetName id={id} />}
           </li>
         ))}
       </ul>
       {lead && <AddPerson />}
       {person && <PersonSheet key={person.id} person={person} me={me} onClose={() => setChosen(null)} />}
     </section>
+  );
+}
+
+/** On the wish of somebody who works here no more; asked twice, since it cannot be undone. */
+function ForgetName({ id }: { id: string }) {
+  const client = useQueryClient();
+  const [sure, setSure] = useState(false);
+  const forget = useMutation({
+    mutationFn: () => call('DELETE', `/people/${id}/name`),
+    onSuccess: () => client.invalidateQueries({ queryKey: ['people'] }),
+  });
+  if (forget.isSuccess) return null;
+  return (
+    <span className="grid shrink-0 gap-1 text-right">
+      <button
+        type="button"
+        className={sure ? 'btn border-halt text-halt' : 'btn'}
+        data-action={sure ? 'forget-now' : 'forget'}
+        onClick={() => (sure ? forget.mutate() : setSure(true))}
+      >
+        {sure ? 'For good, in every record' : 'Forget the name'}
+      </button>
+      {forget.error && (
+        <span role="alert" className="font-semibold text-halt">
+          {forget.error.message}
+        </span>
+      )}
+    </span>
   );
 }
 

@@ -45,7 +45,7 @@ describe('the shop’s own authority', () => {
         return await new Promise((resolve) =>
           get({ host: '127.0.0.1', port, servername, ca: own.ca, agent: false }, () => resolve('in')).on(
             'error',
-            (error) => resolve((error as NodeJS.ErrnoException).code ?? error.message),
+            (error) => resolve(error.message),
           ),
         );
       } finally {
@@ -54,8 +54,8 @@ describe('the shop’s own authority', () => {
       }
     };
     expect(await reached(own, 'localhost')).toBe('in');
-    expect(await reached(stolen, 'localhost')).toMatch(/PERMITTED|permitted/);
-    expect(await reached(stolen, 'bank.example')).toMatch(/PERMITTED|permitted/);
+    expect(await reached(stolen, 'localhost')).toContain('permitted subtree violation');
+    expect(await reached(stolen, 'bank.example')).toContain('permitted subtree violation');
   });
 
   test('stays the same, so that a paired phone stays paired; a new address gets a new certificate of the same authority', async () => {
@@ -67,6 +67,9 @@ describe('the shop’s own authority', () => {
     expect(moved.ca).toBe(first.ca);
     expect(moved.cert).not.toBe(first.cert);
     expect(new X509Certificate(moved.cert).checkIP('192.0.2.8')).toBe('192.0.2.8');
+    // A machine that was given another name starts all the same.
+    const named = await lanKeys(where, ['192.0.2.7', 'bench-pc']);
+    expect(new X509Certificate(named.cert).checkHost('bench-pc')).toBe('bench-pc');
     // Its key is for the person who runs the server alone.
     expect(statSync(join(where, 'authority.key')).mode & 0o077).toBe(0);
     expect(readFileSync(join(where, 'authority.key'), 'utf8')).toMatch(/PRIVATE KEY/);

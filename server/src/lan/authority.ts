@@ -105,5 +105,6 @@ function stillGood(file: string, hosts: readonly string[]): boolean {
   if (!existsSync(file)) return false;
   const cert = new X509Certificate(readFileSync(file));
   if (Date.parse(cert.validTo) < Date.now() + RENEW_DAYS * DAY) return false;
-  return hosts.every((host) => cert.checkHost(host) !== undefined || cert.checkIP(host) !== undefined);
+  // A name is no address: asked for one, the platform throws.
+  return hosts.every((host) => (isAddress(host) ? cert.checkIP(host) : cert.checkHost(host)) !== undefined);
 }

@@ -29,7 +29,7 @@ function open(heard: { person: typeof ines | null } | undefined, now: () => Prom
 const says = (person: typeof ines | null) => () =>
   Promise.resolve(new Response(JSON.stringify({ person }), { headers: { 'Content-Type': 'application/json' } }));
 /** A machine that does other work at once takes its time over a page. */
-const PATIENCE = { timeout: 4_000 };
+const PATIENCE = { timeout: 20_000 };
 const away = () => Promise.reject(new TypeError('away'));
 
 describe('everything behind the sign-in', () => {

@@ -81,14 +81,14 @@ function saidOf(
       is: 'doesNotHold',
       outcome: 'bad',
       text: 'Does not hold: an entry was changed, or one is missing.',
-      next: 'ask where it comes from for another copy',
+      next: 'Ask where it comes from for another copy.',
     };
   if (!speaks)
     return {
       is: 'notSealed',
       outcome: 'unknown',
       text: broughtIn > 0 ? 'Brought in. The chain holds, not sealed.' : 'The chain holds, not sealed.',
-      ...(broughtIn > 0 ? { next: 'ask the shop it comes from' } : {}),
+      ...(broughtIn > 0 ? { next: 'Ask the shop it comes from.' } : {}),
     };
   const { whose, shop, fingerprint } = speaks.key;
   if (whose === 'own') return { is: 'verifiedHere', outcome: 'good', text: 'Verified here, sealed by this shop.' };
@@ -98,7 +98,7 @@ function saidOf(
     is: 'unknownKey',
     outcome: 'unknown',
     text: `Sealed by a key unknown here: ${fingerprintInWords(fingerprint)}.`,
-    next: 'let the lead compare its fingerprint with the shop it comes from',
+    next: 'Let the lead compare its fingerprint with the shop it comes from.',
   };
 }
 

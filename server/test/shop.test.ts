@@ -140,6 +140,9 @@ test('words a job is found by: of its name each, of its plate from every letter 
   );
   expect(wordsOf({ name: '', plate: null })).toEqual([]);
   expect(wordsOf({ name: 'x'.repeat(90), plate: 'Å–1' })).toEqual(['x'.repeat(40), 'å', '1', 'å1']);
+  // Whatever is written as a plate, every word finds room.
+  const long = wordsOf({ name: 'Van', plate: `${'A'.repeat(50)} ${'B'.repeat(50)}` });
+  expect(Math.max(...long.map((word) => word.length))).toBe(40);
   expect(sought('  Van-4, van  ')).toEqual(['van', '4']);
   expect(sought('%_')).toEqual([]);
 });

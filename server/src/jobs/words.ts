@@ -20,7 +20,7 @@ const split = (text: string): string[] =>
  */
 export function wordsOf({ name, plate }: { name: string; plate: string | null }): string[] {
   const whole = split(plate ?? '').join('');
-  const ends = Array.from({ length: Math.max(0, whole.length - 1) }, (_, i) => whole.slice(i));
+  const ends = Array.from({ length: Math.max(0, whole.length - 1) }, (_, i) => whole.slice(i, i + LONGEST));
   return [...new Set([...split(name), ...split(plate ?? ''), ...ends])];
 }
 

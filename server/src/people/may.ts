@@ -63,7 +63,7 @@ export const permissions: readonly Permission[] = [
   goesOn(may('GET /jobs/:id/events', 'signedIn')),
   may('GET /jobs/:id/chain', 'signedIn'),
   may('GET /jobs/:id/standing', 'signedIn'),
-  may('GET /jobs/:id/file', 'signedIn', 'job taken out'),
+  may('GET /jobs/:id/file', 'signedIn', 'job read whole'),
   may('GET /jobs/:id/file.zip', 'signedIn', 'job taken out'),
   may('GET /jobs/:id/record.pdf', 'signedIn'),
   may('GET /jobs/:id/tables/:name', 'signedIn'),

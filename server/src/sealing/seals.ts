@@ -18,8 +18,9 @@ export async function knowOwnKey(db: Database, { fingerprint, publicKey }: ShopK
     defaults: { fingerprint, publicKey, own: true, shop: null, since: new Date(), comparedBy: null },
   });
   // It came along with a job before: now its private half is here too.
+  const another = fresh || !row.own;
   if (!row.own) await row.update({ own: true });
-  return (fresh || !row.own) && others > 0;
+  return another && others > 0;
 }
 
 /** Puts the shop's seal on a head of a log, in the transaction that wrote it. */

@@ -52,8 +52,10 @@ export async function openShop({
   env = {} as Record<string, string>,
   /** Another server before the same database: it ends with the first. */
   beside = null as Shop | null,
+  /** A database that is there already, and is somebody else's to end. */
+  before = null as (Db & { folder: string }) | null,
 } = {}): Promise<Shop> {
-  const db = beside?.db ?? (await ownDatabase());
+  const db = beside?.db ?? before ?? (await ownDatabase());
   let child: ChildProcess | null = null;
   let port = 0;
   let httpsPort = 0;
@@ -106,7 +108,7 @@ export async function openShop({
     start,
     stop: async () => {
       await end('SIGTERM');
-      if (!beside) await db.stop();
+      if (!beside && !before) await db.stop();
     },
   };
 }

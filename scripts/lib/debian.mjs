@@ -7,15 +7,16 @@ import { say, Stop } from './say.mjs';
 const unpacked = inCradle('debian');
 const run = (command, args, options = {}) => spawnSync(command, args, { encoding: 'utf8', ...options });
 
+const PROGRAMS = [
+  ...(process.env.PATH ?? '').split(delimiter),
+  '/usr/sbin',
+  '/usr/bin',
+  join(unpacked, 'usr/sbin'),
+  join(unpacked, 'usr/bin'),
+];
+
 /** Finds a program on the machine or among what was unpacked. */
-export function find(names) {
-  const folders = [
-    ...(process.env.PATH ?? '').split(delimiter),
-    '/usr/sbin',
-    '/usr/bin',
-    join(unpacked, 'usr/sbin'),
-    join(unpacked, 'usr/bin'),
-  ];
+export function find(names, folders = PROGRAMS) {
   for (const name of names)
     for (const folder of folders) if (folder && existsSync(join(folder, name))) return join(folder, name);
   return null;
@@ -60,9 +61,28 @@ export function ensureProgram(what, names, packages) {
 function unpack(packages) {
   const simulated = run('apt-get', ['install', '--simulate', '--no-install-recommends', ...packages]);
   const wanted = [...(simulated.stdout ?? '').matchAll(/^Inst (\S+)/gm)].map((m) => m[1]);
+  unpackThese(wanted.length > 0 ? wanted : packages);
+}
+
+function unpackThese(packages) {
   const folder = inCradle('debian-packages');
   mkdirSync(folder, { recursive: true });
   mkdirSync(unpacked, { recursive: true });
-  run('apt-get', ['download', ...(wanted.length > 0 ? wanted : packages)], { cwd: folder });
+  run('apt-get', ['download', ...packages], { cwd: folder });
   run('sh', ['-c', `for deb in *.deb; do dpkg -x "$deb" '${unpacked}'; done`], { cwd: folder });
+}
+
+/**
+ * A package's files beside the project, not installed: of one that would start a service, or where only one file of it is needed.
+ *
+ * @param path a file of it
+ * @returns the folder under which that file is
+ */
+export function ensureUnpacked(name, path) {
+  if (existsSync(join('/', path))) return '/';
+  if (existsSync(join(unpacked, path))) return unpacked;
+  if (process.getuid?.() === 0) run('apt-get', ['update', '-qq'], { stdio: 'ignore' });
+  unpackThese([name]);
+  if (!existsSync(join(unpacked, path))) throw new Stop(`${name} could not be had from Debian’s packages.`);
+  return unpacked;
 }

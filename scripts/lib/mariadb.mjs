@@ -1,24 +1,15 @@
 import { spawn, spawnSync } from 'node:child_process';
 import { randomBytes } from 'node:crypto';
 import { existsSync, mkdirSync, readFileSync, renameSync, rmSync, writeFileSync } from 'node:fs';
-import { connect, createServer } from 'node:net';
+import { connect } from 'node:net';
 import { tmpdir, userInfo } from 'node:os';
 import { join } from 'node:path';
 import { baseOf, ensureProgram, envFor } from './debian.mjs';
+import { freePort } from './ports.mjs';
 import { say, Stop } from './say.mjs';
 
 const packages = ['mariadb-server-core', 'mariadb-client-core'];
 const wait = (ms) => new Promise((resolve) => setTimeout(resolve, ms));
-
-const freePort = () =>
-  new Promise((resolve, reject) => {
-    const server = createServer();
-    server.on('error', reject);
-    server.listen(0, '127.0.0.1', () => {
-      const { port } = server.address();
-      server.close(() => resolve(port));
-    });
-  });
 
 const answers = (port) =>
   new Promise((resolve) => {

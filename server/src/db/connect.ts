@@ -1,7 +1,8 @@
-import mariadb from 'mariadb';
 import { QueryTypes, Sequelize, type Transaction } from 'sequelize';
-import { errnoOf, RETRY } from './away.ts';
+import { addressesOf } from './addresses.ts';
+import { isLost, mayGoAgain } from './away.ts';
 import { defineModels, type Models } from './define.ts';
+import { driverFor } from './driver.ts';
 import { isFormer, migrate } from './migrate.ts';
 
 /** A database and the tables of this product in it. */
@@ -22,8 +23,8 @@ const BESIDE = '_1';
  * @param tell where it says so
  */
 export async function openDatabase(url: string, tell: (text: string) => void = () => undefined): Promise<Database> {
-  const sequelize = await connected(url);
-  if (!(await isFormer(sequelize))) return ready(sequelize);
+  const sequelize = await connected(url, { patient: true });
+  if (!(await isFormer(sequelize))) return ready(sequelize, url);
   const beside = new URL(url);
   const name = beside.pathname.slice(1);
   beside.pathname = `/${name}${BESIDE}`;
@@ -34,23 +35,29 @@ export async function openDatabase(url: string, tell: (text: string) => void = (
     type: QueryTypes.RAW,
   });
   await sequelize.close();
-  return ready(await connected(beside.href));
+  return ready(await connected(beside.href, { patient: true }), beside.href);
 }
 
-const ready = async (sequelize: Sequelize): Promise<Database> => {
-  await migrate(sequelize);
+const ready = async (patient: Sequelize, url: string): Promise<Database> => {
+  await migrate(patient);
+  await patient.close();
+  const sequelize = await connected(url);
   return { sequelize, models: defineModels(sequelize) };
 };
 
-/** A connection to a database, once it answers; its tables as they are. */
-export async function connected(url: string): Promise<Sequelize> {
+/**
+ * A connection to a database, once it answers; its tables as they are.
+ *
+ * @param patient one that is silent for long is waited for: its tables are being changed
+ */
+export async function connected(databaseUrl: string, { patient = false } = {}): Promise<Sequelize> {
+  const { url, addresses } = addressesOf(databaseUrl);
   const sequelize = new Sequelize(url, {
     dialect: 'mariadb',
     // Given, not looked for by its name: the server is one file.
-    dialectModule: mariadb,
+    dialectModule: driverFor(addresses, { patient }),
     logging: false,
     pool: { max: 12, min: 0, acquire: 20_000, idle: 10_000 },
-    dialectOptions: { connectTimeout: 5_000 },
     define: { underscored: true, timestamps: false, charset: 'utf8mb4' },
   });
   await untilUp(sequelize);
@@ -70,14 +77,21 @@ async function untilUp(sequelize: Sequelize): Promise<void> {
   }
 }
 
-/** Runs a change in one transaction and tries it again as a whole when the database asks for it. */
+/**
+ * Runs a change in one transaction, and again as a whole where the database asks for it or went away in the middle: nothing was written
+ * then. Not where it went away at the very end: whether it was written nobody knows, and who asked asks again.
+ */
 export async function inTransaction<T>(db: Database, work: (transaction: Transaction) => Promise<T>): Promise<T> {
   for (let attempt = 1; ; attempt++) {
+    let ending = false;
     try {
-      return await db.sequelize.transaction(work);
+      return await db.sequelize.transaction(async (transaction) => {
+        const done = await work(transaction);
+        ending = true;
+        return done;
+      });
     } catch (error) {
-      const code = errnoOf(error);
-      if (attempt >= 6 || code === undefined || !RETRY.has(code)) throw error;
+      if (attempt >= 6 || !(mayGoAgain(error) || (!ending && isLost(error)))) throw error;
       await new Promise((resolve) => setTimeout(resolve, 15 * attempt));
     }
   }

@@ -1,5 +1,6 @@
 import { QueryTypes, type QueryInterface, type Sequelize, type Transaction } from 'sequelize';
 import { SequelizeStorage, Umzug } from 'umzug';
+import { errnoOf } from './away.ts';
 import * as first from './migrations/001-first.ts';
 import * as devices from './migrations/002-devices.ts';
 import * as summaries from './migrations/003-summaries.ts';
@@ -29,10 +30,37 @@ const umzugOf = (sequelize: Sequelize, names: readonly string[]) =>
     logger: undefined,
   });
 
+/** A table, a column, an index or a row that another server has just made; what two undo for one another. */
+const MADE_MEANWHILE = new Set([1050, 1060, 1061, 1062, 1205, 1213]);
+/** So often two servers may come into each other's way, then it is something else. */
+const MEETINGS = 50;
+
+/** Is this a node of a cluster? There a named lock holds on its own node only. */
+async function isCluster(sequelize: Sequelize): Promise<boolean> {
+  const [provider] = await sequelize.query<{ Value: string }>("SHOW GLOBAL STATUS LIKE 'wsrep_provider_name'", {
+    type: QueryTypes.SELECT,
+  });
+  return Boolean(provider?.Value);
+}
+
 /**
- * Brings the tables up to date, one process at a time: several servers may start before one database.
+ * Brings the tables up to date; several servers may start before one database. On one machine one of them does it and the others wait; on a
+ * cluster, whose nodes know no common lock, each goes on from where the other is, as after a start that was cut off.
  */
 export async function migrate(sequelize: Sequelize): Promise<void> {
+  if (!(await isCluster(sequelize))) return locked(sequelize);
+  for (let meeting = 1; ; meeting++)
+    try {
+      await umzugOf(sequelize, migrationNames).up();
+      return;
+    } catch (error) {
+      if (meeting >= MEETINGS || !MADE_MEANWHILE.has(errnoOf((error as Error).cause ?? error))) throw error;
+      await new Promise((resolve) => setTimeout(resolve, 20 + Math.random() * 100));
+    }
+}
+
+/** One process at a time. */
+async function locked(sequelize: Sequelize): Promise<void> {
   // The lock lives in one connection, so it is taken and given back inside one transaction.
   await sequelize.transaction(async (transaction) => {
     await sequelize.query("SELECT GET_LOCK('iron-cradle-migrate', 60)", { type: QueryTypes.SELECT, transaction });

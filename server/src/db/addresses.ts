@@ -1,6 +1,8 @@
 /** Where a database, or a node of a cluster, answers. */
 export interface Address {
+  /** Name or number. */
   host: string;
+  /** Port it listens on. */
   port: number;
 }
 

@@ -6,6 +6,7 @@ import { openShop, type Shop } from '../e2e/lib/server.ts';
 import { openDatabase, type Database } from '../server/src/db/connect.ts';
 import { GENESIS } from '../server/src/jobs/chain.ts';
 import { wordsOf } from '../server/src/jobs/words.ts';
+import { fileOf } from '../server/test/longFile.ts';
 import { Tablet } from '../server/test/tablet.ts';
 import { row } from './lib.ts';
 
@@ -110,6 +111,7 @@ export async function benchShop(): Promise<void> {
       );
     row('a month of them', await answer(ines, '/jobs/signed?month=2020-03'), 'a dozen', signed);
     await listeners(shop);
+    await longFile(shop, ines);
     await memory(shop, ines);
     await starts(shop);
   } finally {
@@ -144,6 +146,28 @@ async function listeners(shop: Shop): Promise<void> {
     `${(100 * share).toFixed(1)} % of a processor; without them ${(idle * 10).toFixed(1)} %`,
   );
   stop.abort();
+}
+
+/** A job of 60,000 notes comes in: how long somebody else waits at the most, against how long it takes. */
+async function longFile(shop: Shop, ines: Tablet): Promise<void> {
+  const body = fileOf(ines, 'long-file', 60_000);
+  let done = false;
+  let longest = 0;
+  const others = (async () => {
+    while (!done) {
+      const from = performance.now();
+      await fetch(`${shop.base}/api/health`);
+      longest = Math.max(longest, performance.now() - from);
+      await wait(20);
+    }
+  })();
+  const from = performance.now();
+  const { status } = await ines.call('POST', '/jobs/import', body);
+  if (status !== 201) throw new Error(`the file was not taken: ${status}`);
+  const took = performance.now() - from;
+  done = true;
+  await others;
+  row('longest wait while 60,000 notes come in', longest, 'the time that takes', took);
 }
 
 /** Ten thousand entries after one another: what the server holds at the end against half-way. */

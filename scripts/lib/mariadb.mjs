@@ -158,6 +158,7 @@ export async function startMariaDb(folder, { restart = false } = {}) {
         `--init-file=${init}`,
         `--log-error=${join(folder, 'mariadb.log')}`,
         '--innodb-buffer-pool-size=64M',
+        '--max-allowed-packet=64M',
         ...(base ? [`--basedir=${base}`, `--lc-messages-dir=${join(base, 'share/mysql')}`] : []),
       ],
       { stdio: 'ignore', env: envFor(mariadbd), detached: true },

@@ -11,6 +11,7 @@ const OUTSIDE = [
   '@node-rs/argon2',
   '@fontsource/*',
   'pdfmake',
+  'tinypool',
   'pdfjs-dist',
   'class-transformer/storage',
   ...['pg', 'pg-hstore', 'pg-native', 'mysql2', 'tedious', 'sqlite3', 'ibm_db', 'snowflake-sdk', 'oracledb'],
@@ -32,7 +33,9 @@ export async function ensureServer() {
       // Parts of an older one are of no use to it.
       rmSync(inRoot('server', 'dist'), { recursive: true, force: true });
       buildSync({
-        entryPoints: [inRoot('server', 'src', 'main.ts'), inRoot('server', 'src', 'keeping', 'main.ts')],
+        entryPoints: ['main', 'keeping/main', 'jobs/incoming/worker'].map((name) =>
+          inRoot('server', 'src', `${name}.ts`),
+        ),
         outdir: inRoot('server', 'dist'),
         outbase: inRoot('server', 'src'),
         outExtension: { '.js': '.mjs' },
@@ -46,6 +49,8 @@ export async function ensureServer() {
         sourcesContent: false,
         minifyWhitespace: true,
         minifySyntax: true,
+        // An error that ends it shows the line it is in: one a person can read.
+        lineLimit: 160,
         tsconfig: inRoot('tsconfig.json'),
         // One file is there at once where a thousand small ones take a second or two to be found.
         external: OUTSIDE,

@@ -9,7 +9,7 @@ import { pinoHttp } from 'pino-http';
 import { newSecret } from './config.ts';
 import type { Database } from './db/connect.ts';
 import { demoPins } from './demo/people.ts';
-import { notTooDeep } from './http/depth.ts';
+import { shallow } from './http/depth.ts';
 import { ownDoors } from './http/doors.ts';
 import { rememberWho, securityLog } from './http/securityLog.ts';
 import { filesIn, guesses, RATES, type Rates } from './http/rates.ts';
@@ -105,7 +105,7 @@ export async function makeApp(shelves: Shelves, options: AppOptions): Promise<Ex
   if (options.before) app.use(options.before);
   const store = await sessionStore(db.sequelize);
   const api = express.Router();
-  const json = express.json({ limit: '8mb', verify: notTooDeep });
+  const json = express.json({ limit: '8mb', verify: shallow });
   api.use(
     session({
       store,

@@ -28,8 +28,11 @@ export function deeper(text: Uint8Array, most = MOST): boolean {
   return false;
 }
 
-/** Before a body is read: none that is nested without end. @throws InputError */
-export function notTooDeep(_request: IncomingMessage, _response: ServerResponse, body: Buffer): void {
+/** That a body is not nested without end. @throws InputError */
+export function notTooDeep(body: Uint8Array): void {
   if (deeper(body))
     throw new InputError('body', `more than ${MOST} levels`, `lists and objects in one another at most ${MOST} deep`);
 }
+
+/** The same, before a body is read by Express. */
+export const shallow = (_request: IncomingMessage, _response: ServerResponse, body: Buffer): void => notTooDeep(body);

@@ -3,7 +3,6 @@ import { Op } from 'sequelize';
 import { ArrayMaxSize, ArrayMinSize, IsArray, IsISO8601, IsOptional } from 'class-validator';
 import { checked, figuresOf, InputError, jobFileSchema, SERVER_NUMBERS } from '@iron-cradle/core';
 import { inTransaction } from '../db/connect.ts';
-import { notTooDeep } from '../http/depth.ts';
 import { notFound } from '../http/problem.ts';
 import { readShop } from '../shop/shop.ts';
 import { append } from './append.ts';
@@ -15,9 +14,10 @@ import type { Bell } from './bell.ts';
 import { streamEntries, streamJobs } from './events.ts';
 import { signedJobs } from './signed.ts';
 import { photoRoutes } from './photos.ts';
-import { exportJob, importJob } from './file.ts';
+import { exportJob } from './file.ts';
+import { keepJob } from './incoming/keep.ts';
+import { readBeside } from './incoming/reader.ts';
 import { recordRoutes } from '../record/routes.ts';
-import { unzipJob } from '../record/zip.ts';
 
 class EntriesBody {
   @IsArray() @ArrayMinSize(1) @ArrayMaxSize(500) entries!: unknown[];
@@ -54,10 +54,14 @@ export function jobRoutes(shelves: Shelves, { bell, streams }: { bell: Bell; str
 
   routes.get('/events', (request, response) => streamJobs({ db, bell, streams, request, response }));
 
-  const zipped = express.raw({ type: 'application/zip', limit: '120mb' });
-  routes.post('/import', express.json({ limit: '120mb', verify: notTooDeep }), zipped, async (request, response) => {
-    const file: unknown = Buffer.isBuffer(request.body) ? await unzipJob(request.body) : request.body;
-    response.status(201).json(await importJob(db, file));
+  const whole = express.raw({ type: ['application/json', 'application/zip'], limit: '120mb' });
+  routes.post('/import', whole, async (request, response) => {
+    const body: unknown = request.body;
+    if (!Buffer.isBuffer(body)) throw new InputError('file', 'nothing', 'a job file, as JSON or as a zip');
+    const gone = new AbortController();
+    response.once('close', () => gone.abort());
+    const zipped = request.is('application/zip') !== false;
+    response.status(201).json(await keepJob(db, await readBeside({ bytes: body, zipped }, gone.signal)));
   });
 
   routes.post('/:id/entries', async (request, response) => {

@@ -2,7 +2,7 @@ import { createHash } from 'node:crypto';
 import { readdirSync, readFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import { join } from 'node:path';
-import { Op, type Transaction } from 'sequelize';
+import { Op, QueryTypes, type Transaction } from 'sequelize';
 import { foldJob, FoldWhole, type JobState, type RawEntry } from '@iron-cradle/core';
 import type { Database } from '../db/connect.ts';
 import type { Job } from '../db/models.ts';
@@ -32,6 +32,24 @@ export interface Held {
   seq: number;
   /** Hash of that entry. */
   hash: string;
+}
+
+/**
+ * Writes a state down, JSON text, as this build folded it; one that is longer than the database takes in one statement is folded again when it
+ * is asked for.
+ */
+export async function keepState(
+  db: Database,
+  held: { jobId: string; seq: number; hash: string; state: string },
+  transaction: Transaction,
+): Promise<void> {
+  const [longest] = await db.sequelize.query<{ bytes: number }>('SELECT @@max_allowed_packet AS bytes', {
+    type: QueryTypes.SELECT,
+    transaction,
+  });
+  // Each quote of it takes two bytes on its way.
+  if (Buffer.byteLength(held.state) * 2 > Number(longest?.bytes ?? 0)) return;
+  await db.models.JobState.upsert({ ...held, build: buildOf() }, { transaction });
 }
 
 /**
@@ -100,10 +118,7 @@ export class States {
   /** Writes a state down, where the one that is there is far behind. */
   async write(jobId: string, { state, seq, hash }: Held, transaction: Transaction): Promise<void> {
     if (seq % APART !== 0 || !state) return;
-    await this.db.models.JobState.upsert(
-      { jobId, seq, hash, build: buildOf(), state: JSON.stringify(state) },
-      { transaction },
-    );
+    await keepState(this.db, { jobId, seq, hash, state: JSON.stringify(state) }, transaction);
   }
 
   /** The nearest state that still stands in this history: at hand, or written down. */

@@ -27,6 +27,8 @@ export async function ensureServer() {
     folders: [
       ['server', 'src'],
       ['core', 'src'],
+      // How it is built, too.
+      ['scripts', 'lib'],
     ],
     there: server,
     build: () => {

@@ -76,6 +76,37 @@ test('one changes one’s own PIN with the old one; a wrong one says so and lose
   await ines.page.setViewport(wide);
 }, 60_000);
 
+test('what somebody heard on a device leaves with them', async () => {
+  const { browser, shop } = work;
+  const bo = await signedIn(browser, shop.base, { name: 'Bo', pin: '1470', viewport: wide });
+  /** What the device keeps for a start without its server. */
+  const heard = () =>
+    bo.page.evaluate(
+      () =>
+        new Promise<string>((resolve) => {
+          const open = indexedDB.open('cradle-1');
+          open.onsuccess = () => {
+            const get = open.result.transaction('meta').objectStore('meta').get('heard');
+            get.onsuccess = () => resolve(String(get.result));
+          };
+        }),
+    );
+  const until = async (fits: (text: string) => boolean) => {
+    for (let i = 0; i < 100 && !fits(await heard()); i++) await new Promise((resolve) => setTimeout(resolve, 100));
+    return heard();
+  };
+  await bo.go('/');
+  await bo.sees('Van 4');
+  expect(await until((text) => text.includes('Van 4'))).toContain('Van 4');
+  await bo.tapText('sign out');
+  await bo.sees('Who is working?');
+  const left = await until((text) => !text.includes('Van 4'));
+  expect(left).not.toContain('Van 4');
+  // Who works here stays: the next one is asked who they are.
+  expect(left).toContain('Marit');
+  await bo.page.close();
+}, 60_000);
+
 test('a lost tablet is ended: it asks to sign in; what it had not delivered is listed, not entered', async () => {
   const { browser, shop, ines } = work;
   const bo = await signedIn(browser, shop.base, { name: 'Bo', pin: '1470', viewport: phone });

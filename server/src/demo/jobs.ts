@@ -240,5 +240,33 @@ export function demoJobs(now: Date): Entry[][] {
     .down()
     .log('wait', { what: 'part on order', state: 'start', until: ago(-72).toISOString(), bay: false }, 4);
 
-  return [van4, minibus, pickup, saloon, van9, pickup5, pickup7].map((story) => story.entries);
+  // Two tablets out of the network's reach: each went on from the same stop, neither knew of the other.
+  const van12 = new Story('demo-van-12', ago(2))
+    .log('opened', {
+      name: 'Van 12',
+      complaint: 'pump',
+      vehicle: { ...file('archetype-crosswise'), name: 'Van 12, nobody measured it' },
+      gauge: 0.5,
+    })
+    .log(
+      'complaintTest',
+      {
+        test: 'volts and ground drop at the pump plug, under load',
+        result: 'shown',
+        words: '12.2 V, ground drop 0.05 V: the pump is weak, not its feed',
+      },
+      8,
+    )
+    .safe()
+    .drainTo([18])
+    .down(1);
+  const parted = van12.entries.at(-1)!.id;
+  van12
+    .down(1)
+    .log('container', { number: 2, capacity: 20, litres: 3, clean: true }, 4)
+    .away('bo', 'yard-tablet', parted)
+    .log('moved', { to: { f: 80, r: 80 }, why: 'lowered' }, 1)
+    .log('container', { number: 2, capacity: 20, litres: 4.5, clean: false }, 3);
+
+  return [van4, minibus, pickup, saloon, van9, pickup5, pickup7, van12].map((story) => story.entries);
 }

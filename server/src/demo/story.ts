@@ -20,6 +20,8 @@ export class Story {
   /** What follows from it. */
   state!: JobState;
   private time: number;
+  private device = 'shop-tablet';
+  private held: string | null = null;
 
   constructor(
     readonly jobId: string,
@@ -32,18 +34,18 @@ export class Story {
   /** One entry more, some minutes later. */
   log<K extends EntryKind>(kind: K, body: Bodies[K], minutes = 3): this {
     this.time += minutes * 60_000;
-    const n = this.entries.length + 1;
+    const place = this.entries.length + 1;
     const entry = {
-      id: `${this.jobId}-${String(n).padStart(3, '0')}`,
+      id: `${this.jobId}-${String(place).padStart(3, '0')}`,
       jobId: this.jobId,
       version: versionOf(kind),
       kind,
       body: completed(this.state ?? null, kind, body),
       by: this.by,
-      device: 'shop-tablet',
-      n,
+      device: this.device,
+      n: place,
       at: new Date(this.time).toISOString(),
-      on: null,
+      on: this.held,
     } as unknown as Entry;
     this.entries.push(entry);
     const state = foldJob(this.state ?? null, [entry]);
@@ -55,6 +57,12 @@ export class Story {
   /** Somebody else goes on. */
   as(person: string): this {
     this.by = person;
+    return this;
+  }
+
+  /** Somebody goes on at another device, which was out of the network since it held this entry. */
+  away(person: string, device: string, held: string): this {
+    Object.assign(this, { by: person, device, held });
     return this;
   }
 

@@ -5,6 +5,7 @@ import { lazy, Suspense } from 'react';
 import { createBrowserRouter, RouterProvider } from 'react-router';
 import { storeOrNone } from '../log/db.ts';
 import { storageFailed } from '../log/line.ts';
+import { HEARD_VERSION } from '../net/heard.ts';
 import { retryAway } from '../net/queries.ts';
 import { Bays } from '../screens/bays/Bays.tsx';
 import { SignIn } from '../screens/signIn/SignIn.tsx';
@@ -73,6 +74,7 @@ export function App() {
       client={client}
       persistOptions={{
         persister,
+        buster: HEARD_VERSION,
         maxAge: 30 * 24 * 3_600_000,
         // Also what could not be asked again: with the server away who is signed in must still be known after a reload.
         dehydrateOptions: { shouldDehydrateQuery: (query) => query.state.data !== undefined },

@@ -5,6 +5,7 @@ import { useEffect } from 'react';
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import type { JobSummary, ShopPrices, UnitSystem, VehicleFile } from '@iron-cradle/core';
 import { ApiProblem, call, get } from './api.ts';
+import { forgetHeard } from './heard.ts';
 
 /** Somebody who works here. */
 export interface PersonName {
@@ -109,6 +110,7 @@ export function useSignIn() {
       return me;
     },
     onSuccess: (me) => {
+      forgetHeard(client);
       client.setQueryData(['me'], me);
       // What a stranger is not told.
       void client.invalidateQueries({ queryKey: ['people'] });
@@ -125,6 +127,7 @@ export function useSignOut() {
     onSuccess: () => {
       forgetRunning();
       forgetPin();
+      forgetHeard(client);
       client.setQueryData(['me'], { person: null });
     },
   });

@@ -3,7 +3,7 @@ import type { Connection, Obstruction, Way } from '../vehicle/index.ts';
 import { r } from '../vehicle/testing.ts';
 import { actionsAt } from './actions.ts';
 import { beforeDrained } from './gatesBefore.ts';
-import { carryingWord, nextStop, planChanged, routeModel, stopAt, type View } from './index.ts';
+import { carryingWord, nextStop, planChanged, planDescent, routeModel, stopAt, type View } from './index.ts';
 import { at, begin, line, vehicle } from './testing.ts';
 import type { Stop } from './types.ts';
 
@@ -51,6 +51,11 @@ describe('a clip or a thing in the way comes off where it would hold the next mo
   });
 });
 
+test('a clip no hand gets to yet stays on', () => {
+  const later = { ...clip, ways: [{ ...way('clip-off'), reachFrom: r(100) }] };
+  expect(keys(stateOf([clipped(30, { clips: [later] })]))).toEqual([]);
+});
+
 describe('what something waits for comes off first', () => {
   test('of what is in the way before the tank is out; of what it never meets nothing is asked', () => {
     const waits = (blocksAt: number | null) =>
@@ -96,6 +101,16 @@ describe('where it goes next', () => {
     // Past its end already: what it lets, less 10.
     expect(next([20])).toEqual(level(140));
   });
+  test('a tank that hangs askew and has no whole way is levelled first, no end any lower', () => {
+    const job = begin(vehicle([line('a', { slack: r(200), reach: far })]));
+    job.log('stopDone', { ...at(40), to: { f: 40, r: 20 } });
+    expect(nextStop(job.state).pose).toEqual(level(40));
+  });
+  test('with nothing on it there is one look at 25 before it goes to the ground, higher where the ground is', () => {
+    const first = (clear: number) => nextStop(begin({ ...vehicle([]), clear }).state);
+    expect([first(300).pose, first(300).kind]).toEqual([level(25), 'stop']);
+    expect(first(15).pose).toEqual(level(15));
+  });
   test('a support that cannot come off here carries: it stands first among what holds', () => {
     const strap = {
       id: 's',
@@ -106,8 +121,11 @@ describe('where it goes next', () => {
       off: [way('s-off', ['a'])],
     };
     const file = { ...vehicle([line('a', { slack: r(30), reach: far })]), supports: [strap] };
-    const stop = nextStop(begin(file).state);
+    const { state } = begin(file);
+    const stop = nextStop(state);
     expect(stop.kind).toBe('held');
+    expect(planDescent(state)).toMatchObject({ outcome: 'held', stops: [{ kind: 'held' }] });
+    expect(planDescent(state).stops).toHaveLength(1);
     expect(stop.holders.map(({ key, limit }) => [key, limit.lo])).toEqual([
       ['support:s', 0],
       ['line:a', 30],
@@ -151,6 +169,21 @@ describe('the way down as a question', () => {
       [50, []],
       [30, ['look:a']],
     ]);
+  });
+  test('a clip that is on is a thing of its own: with it off the line lets more; off already it is none', () => {
+    const state = stateOf([line('a', { slack: r(40), reach: r(0), more: { clips: [{ ...clip, slack: r(120) }] } })]);
+    const { things, limits } = modelOf(state, 'typical');
+    expect(things.map(({ id }) => id)).toEqual(['clip:clip', 'line:a']);
+    // 120 less 10 with the clip off, for whom the line alone is enough; 40 less 10 for either.
+    expect(limits.map(({ at: mm, freedBy }) => [mm, freedBy])).toEqual([
+      [110, ['line:a']],
+      [30, ['line:a', 'clip:clip']],
+    ]);
+    const job = begin(
+      vehicle([line('a', { slack: r(40), reach: r(0), more: { clips: [{ ...clip, slack: r(120) }] } })]),
+    );
+    job.log('stopDone', { ...at(20), off: [{ key: 'clip:clip', way: 'clip-off' }] });
+    expect(modelOf(job.state, 'typical').things.map(({ id }) => id)).toEqual(['line:a']);
   });
   test('of what is sure nothing is looked at', () => {
     expect(model(r(40), r(20)).things.map(({ id }) => id)).toEqual(['line:a']);
@@ -241,4 +274,11 @@ test('a clip that waits for the tank to be drained waits for gate 2, and so does
   expect(beforeDrained(state, [second, first])).toEqual([]);
   const free = stateOf([clipped(30)], [thing('bar', 20, ['clip'])]);
   expect(beforeDrained(free, [second, first])).toHaveLength(2);
+});
+
+test('of two clips on one line each waits by its own way', () => {
+  const two = [clip, { ...clip, id: 'other', name: 'other', ways: [way('other-off', ['drained'])] }];
+  const state = stateOf([line('a', { slack: r(30), reach: far, more: { clips: two } })]);
+  const off = (id: string) => ({ key: `clip:${id}`, way: `${id}-off`, type: 'unclip' }) as never;
+  expect(beforeDrained(state, [off('clip'), off('other')])).toEqual([off('clip')]);
 });

@@ -30,6 +30,28 @@ describe('slack from a string, by the geometry of a right triangle', () => {
   });
 });
 
+describe('a rail holds the line up only where the line runs over it', () => {
+  const length = (over: Place, { clip, to }: { clip: Place; to: Place } = { clip: [0, 100], to: [300, 100] }) =>
+    tautLength({ clip, over: [over] }, to);
+  test('not before its clip, not right above it, not beyond its port', () => {
+    expect(length([-50, 200])).toBe(300);
+    expect(length([0, 150])).toBe(300);
+    expect(length([350, 200])).toBe(300);
+  });
+  test('above the port, and between: √(300² + 50²) + 50; twice √(150² + 50²)', () => {
+    expect(length([300, 150])).toBeCloseTo(Math.sqrt(92_500) + 50, 9);
+    expect(length([150, 150])).toBeCloseTo(2 * Math.sqrt(25_000), 9);
+  });
+  test('the same from right to left', () => {
+    const leftwards = { clip: [300, 100] as Place, to: [0, 100] as Place };
+    expect(length([350, 200], leftwards)).toBe(300);
+    expect(length([300, 150], leftwards)).toBe(300);
+    expect(length([-50, 200], leftwards)).toBe(300);
+    expect(length([0, 150], leftwards)).toBeCloseTo(Math.sqrt(92_500) + 50, 9);
+    expect(length([150, 150], leftwards)).toBeCloseTo(2 * Math.sqrt(25_000), 9);
+  });
+});
+
 /** Another road to the taut length: points of the string moved about until it is shortest, rails never passed below. */
 function relaxed(line: StringLine, to: Place): number {
   const rails = [...(line.over ?? [])].sort((a, b) => a[0] - b[0]);

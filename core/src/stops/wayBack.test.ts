@@ -166,6 +166,23 @@ describe('one item of the way up', () => {
     expect(file(['shield'])).toEqual(['line:b', 'obstruction:shield', 'line:a']);
     expect(file(['b'])).toEqual(['line:b', 'line:a', 'obstruction:shield']);
   });
+  test('hands: what waits goes by the way that is used; by the first where none of that name is known', () => {
+    const order = (by: string | null, [first, second]: [string[], string[]]) => {
+      const a = line('a', { slack: r(90), reach: r(0) });
+      const make = [
+        { ...a.make[0]!, id: 'top', after: first },
+        { ...a.make[0]!, id: 'side', after: second },
+      ];
+      const { state } = lowered([{ ...a, make }], [shield([way('back')])]);
+      const item = (key: string, how: string | null) => ({ key, way: how }) as never;
+      return inHandOrder(state, [item('line:a', by), item('obstruction:shield', 'back')]).map(({ key }) => key)[0];
+    };
+    expect(order('top', [['shield'], []])).toBe('obstruction:shield');
+    expect(order('side', [['shield'], []])).toBe('line:a');
+    expect(order('side', [[], ['shield']])).toBe('obstruction:shield');
+    expect(order(null, [['shield'], []])).toBe('obstruction:shield');
+    expect(order('gone', [[], ['shield']])).toBe('line:a');
+  });
   test('what no hand reaches once the tank is higher has its last chance here', () => {
     const last = (from: number) => {
       // Nothing of it is live: the key is turned at home, not between.

@@ -1,6 +1,6 @@
 import { QueryTypes, Sequelize, type Transaction } from 'sequelize';
 import { addressesOf } from './addresses.ts';
-import { isLost, mayGoAgain } from './away.ts';
+import { errnoOf, isAway, isLost, mayGoAgain } from './away.ts';
 import { defineModels, type Models } from './define.ts';
 import { driverFor } from './driver.ts';
 import { isFormer, migrate } from './migrate.ts';
@@ -23,7 +23,7 @@ const BESIDE = '_1';
  * @param tell where it says so
  */
 export async function openDatabase(url: string, tell: (text: string) => void = () => undefined): Promise<Database> {
-  const sequelize = await connected(url, { patient: true });
+  const sequelize = await connected(url, { patient: true, tell });
   if (!(await isFormer(sequelize))) return ready(sequelize, url);
   const beside = new URL(url);
   const name = beside.pathname.slice(1);
@@ -49,8 +49,12 @@ const ready = async (patient: Sequelize, url: string): Promise<Database> => {
  * A connection to a database, once it answers; its tables as they are.
  *
  * @param patient one that is silent for long is waited for: its tables are being changed
+ * @param tell where it says that it still waits
  */
-export async function connected(databaseUrl: string, { patient = false } = {}): Promise<Sequelize> {
+export async function connected(
+  databaseUrl: string,
+  { patient = false, tell = (_: string): void => undefined } = {},
+): Promise<Sequelize> {
   const { url, addresses } = addressesOf(databaseUrl);
   const sequelize = new Sequelize(url, {
     dialect: 'mariadb',
@@ -60,18 +64,29 @@ export async function connected(databaseUrl: string, { patient = false } = {}): 
     pool: { max: 12, min: 0, acquire: 20_000, idle: 10_000 },
     define: { underscored: true, timestamps: false, charset: 'utf8mb4' },
   });
-  await untilUp(sequelize);
+  await untilUp(sequelize, tell);
   return sequelize;
 }
 
-/** A database that was just started, or killed and started again, answers after a moment. */
-async function untilUp(sequelize: Sequelize): Promise<void> {
-  for (let attempt = 1; ; attempt++) {
+/** A database that was just started or killed answers after a moment; a cluster agrees anew who belongs to it, ms. */
+const COMES_BACK = 60_000;
+/** Whoever waits longer is told for what, ms. */
+const SILENT_FOR = 3_000;
+/** What waiting does not mend: no right to it, a wrong password, no database of that name. */
+const FOR_GOOD = new Set([1044, 1045, 1049]);
+
+async function untilUp(sequelize: Sequelize, tell: (text: string) => void): Promise<void> {
+  const begun = Date.now();
+  let told = false;
+  for (;;) {
     try {
       await sequelize.query('SELECT 1', { type: QueryTypes.SELECT });
       return;
     } catch (error) {
-      if (attempt >= 40) throw error;
+      const waited = Date.now() - begun;
+      if (waited > COMES_BACK || FOR_GOOD.has(errnoOf(error)) || !isAway(error)) throw error;
+      if (waited > SILENT_FOR && !told) tell(`The database does not answer yet: ${(error as Error).message}`);
+      told ||= waited > SILENT_FOR;
       await new Promise((resolve) => setTimeout(resolve, 250));
     }
   }

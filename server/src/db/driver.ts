@@ -2,7 +2,9 @@ import mariadb, { type Connection, type ConnectionConfig } from 'mariadb';
 import type { Address } from './addresses.ts';
 
 /** “Not ready for use”: what a node says that is alone or still catching up. */
-export const NOT_READY = 1047;
+const NOT_READY = 1047;
+/** What a node says that is on its way there: it can't tell what the others acknowledged, or lost them at a commit. */
+const LEFT_BEHIND = new Set([NOT_READY, 1180, 1205]);
 /** The node of a cluster that is cut off keeps silent: after so long the next one is asked, ms. */
 const SILENT = { connecting: 2_000, answering: 10_000 };
 /** Where there is only one, it is waited for. */
@@ -29,7 +31,7 @@ async function joined(connection: Connection): Promise<Connection> {
   // Not given back to the pool: whoever asks next is connected to another node.
   const leaving = (...args: unknown[]) =>
     query(...args).catch((error: { errno?: number }) => {
-      if (error.errno === NOT_READY) connection.destroy();
+      if (LEFT_BEHIND.has(error.errno ?? 0)) connection.destroy();
       throw error;
     });
   return Object.assign(connection, { query: leaving as Connection['query'] });

@@ -21,7 +21,7 @@ try {
   const folder = options.includes('--empty') ? 'shop' : 'demo';
   const own = process.env.DATABASE_URL
     ? null
-    : await startMariaDb(process.env.CRADLE_DB ?? inCradle('db', folder), { restart: true });
+    : await startMariaDb(process.env.CRADLE_DB ?? inCradle('db', folder), { restart: true, history: true });
   const { ensureWeb } = await import('./lib/web.mjs');
   ensureWeb();
   const { ensureServer, server: main } = await import('./lib/server.mjs');

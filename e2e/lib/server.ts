@@ -28,12 +28,14 @@ export interface Shop {
 }
 
 /** A MariaDB of its own for one test file, in a folder that goes when it stops. */
-export async function ownDatabase(): Promise<Db & { folder: string }> {
+export async function ownDatabase({ history = false } = {}): Promise<Db & { folder: string }> {
   mkdirSync(join(root, '.cradle'), { recursive: true });
   const folder = mkdtempSync(join(root, '.cradle', 'test-'));
   const path = '../../scripts/lib/mariadb.mjs';
-  const { startMariaDb } = (await import(path)) as { startMariaDb: (folder: string) => Promise<Db> };
-  const db = await startMariaDb(folder);
+  const { startMariaDb } = (await import(path)) as {
+    startMariaDb: (folder: string, options: { history: boolean }) => Promise<Db>;
+  };
+  const db = await startMariaDb(folder, { history });
   return {
     ...db,
     folder,

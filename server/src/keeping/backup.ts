@@ -45,7 +45,9 @@ async function dump(
   sequelize: Sequelize,
   { making, transaction }: { making: string; transaction: Transaction },
 ): Promise<Manifest> {
-  // The first read settles the moment for all that follow.
+  // Settles the moment for all that follow, and where history stands at it.
+  await sequelize.query('START TRANSACTION WITH CONSISTENT SNAPSHOT', { type: QueryTypes.RAW, transaction });
+  const history = await historyAt(sequelize, transaction);
   const migrations = await ranMigrations(sequelize, transaction);
   const made = new Date().toISOString();
   const tables: Manifest['tables'] = [];
@@ -54,7 +56,18 @@ async function dump(
     const written = await writeRows(making, { table: name, rows: rowsOf(sequelize, { table, transaction }) });
     tables.push({ name, columns, ...written });
   }
-  return { format: 'iron-cradle-backup', version: 1, made, migrations, tables };
+  return { format: 'iron-cradle-backup', version: 1, made, migrations, history, tables };
+}
+
+/** Where the database's own history of changes stands at the moment of a snapshot; null: it keeps none. */
+async function historyAt(sequelize: Sequelize, transaction: Transaction): Promise<Manifest['history']> {
+  const rows = await sequelize.query<{ Variable_name: string; Value: string }>("SHOW STATUS LIKE 'binlog_snapshot_%'", {
+    type: QueryTypes.SELECT,
+    transaction,
+  });
+  const said = new Map(rows.map((row) => [row.Variable_name.toLowerCase(), row.Value]));
+  const file = said.get('binlog_snapshot_file');
+  return file ? { file, position: Number(said.get('binlog_snapshot_position')) } : null;
 }
 
 /** Rows of a table in its order, page after page, each page from where the one before ended. */

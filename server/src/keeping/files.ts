@@ -18,6 +18,8 @@ export interface Manifest {
   made: string;
   /** Migrations its tables had been through. */
   migrations: string[];
+  /** Where the database's own history of changes stood then; null, or left out by copies of before: it kept none. */
+  history?: { file: string; position: number } | null;
   /** Each table: columns, rows, and the SHA-256 of its file. */
   tables: { name: string; columns: string[]; rows: number; sha256: string }[];
 }

@@ -9,7 +9,8 @@ import { verifyFile } from './file.ts';
 import { putKeysBack, type KeyPlaces } from './keys.ts';
 import { openSecurityLog } from '../http/securityLog.ts';
 import { makeLead } from './lead.ts';
-import { restore } from './restore.ts';
+import type { HistoryTools } from './history.ts';
+import { restore, type Until } from './restore.ts';
 import { verifyShop, type Checked } from './verify.ts';
 
 /** npm run backup, restore, verify and lead, once a database answers. */
@@ -43,13 +44,22 @@ async function copy(): Promise<void> {
 }
 
 async function putBack(): Promise<void> {
-  const { made, before, ...all } = await restore(url, resolve(where ?? ''));
+  const { made, before, ...all } = await restore(url, resolve(where ?? ''), until());
   console.log(`The shop stands as of ${made}: ${counted({ made, ...all })}.`);
   if (before) console.log(`What stood there is kept in the database “${before}”.`);
   const { lan, seal } = putKeysBack(resolve(where ?? ''), keys);
   if (lan === 'put back') console.log('The shop’s certificates were put back: paired phones stay paired.');
   if (seal === 'put back') console.log('The key the shop seals with was put back.');
   if (lan === 'stay' || seal === 'stay') console.log('Keys that are here stay; those of the copy lie in its folder.');
+}
+
+/** The moment to go to, where one was given: with what plays history, which only the shop's own database keeps. */
+function until(): Until | null {
+  if (!more) return null;
+  const tools = process.env.HISTORY_TOOLS;
+  if (!tools)
+    throw new InputError('until', more, 'the shop’s own database: of one of yours, play its binary log yourself');
+  return { moment: more, tools: JSON.parse(tools) as HistoryTools };
 }
 
 async function lead(): Promise<void> {

@@ -11,6 +11,7 @@ import { benchAppend } from './append.ts';
 import { benchDrag } from './drag.ts';
 import { benchDurable } from './durable.ts';
 import { benchLog } from './log.ts';
+import { benchOpen } from './open.ts';
 import { benchReplan } from './replan.ts';
 import { benchRoute } from './route.ts';
 import { benchShop } from './shop.ts';
@@ -45,4 +46,5 @@ await benchTank();
 await benchReplan().catch((error: Error) => console.log(`replanning: not measured, ${error.message}`));
 // A browser has to be there and the web built; without them the other rows stand all the same.
 await benchDrag().catch((error: Error) => console.log(`dragging the level: not measured, ${error.message}`));
+await benchOpen().catch((error: Error) => console.log(`opening a job: not measured, ${error.message}`));
 process.exit(0);

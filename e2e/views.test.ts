@@ -22,6 +22,7 @@ const views: [name: string, path: string, sees: string][] = [
   ['drain', '/jobs/demo-van-4/drain', 'Where it goes'],
   ['drop', '/jobs/demo-van-4/drop', 'Something holds'],
   ['held', '/jobs/demo-minibus/drop', 'holds it at'],
+  ['two-tablets', '/jobs/demo-van-12/drop', 'Two devices say different things'],
   ['bench', '/jobs/demo-pickup-2/bench', 'On the bench'],
   ['bad-fuel', '/jobs/demo-pickup-5/bench', 'How far the dirt went'],
   ['conversion', '/jobs/demo-pickup-7/bench', 'Before it is changed'],

@@ -54,7 +54,7 @@ async function start(port: number, ...options: string[]): Promise<void> {
   });
   running.stdout!.on('data', (text: Buffer) => (said += text.toString()));
   running.stderr!.on('data', (text: Buffer) => (said += text.toString()));
-  for (let i = 0; i < 240 && !said.includes('Iron Cradle is at'); i++) await wait(100);
+  for (let i = 0; i < 900 && !said.includes('Iron Cradle is at'); i++) await wait(100);
 }
 async function answers(port: number): Promise<{ status: number; people: number }> {
   for (let i = 0; i < 80; i++) {

@@ -49,7 +49,7 @@ export function Bays() {
         <h1 className="sr-only">Bays</h1>
         <section
           aria-label="bays"
-          className="flex flex-col border-[6px] border-ink bg-sheet mid:border-8 wide:min-h-[min(40rem,calc(100dvh-9rem))]"
+          className="flex flex-col border-[6px] border-ink bg-sheet mid:border-8 wide:min-h-[min(40rem,calc(100dvh-9rem))] wide:self-start"
         >
           <div className="grid flex-1 mid:grid-cols-2">
             {bays.map((bay, i) => (
@@ -80,7 +80,8 @@ export function Bays() {
             </ul>
           </section>
           <Signed />
-          <div className="mt-auto grid gap-3">
+          {/* However many wait outside: the next one is always at hand. */}
+          <div className="mt-auto grid gap-3 wide:sticky wide:bottom-0 wide:bg-ground wide:pt-3 wide:pb-9 wide:-mb-9">
             <TakeIn />
             <Link
               to="/next"

@@ -93,12 +93,15 @@ export class Person {
   private async tapOnce(selector: string): Promise<void> {
     const handle = await this.stands(selector, true);
     await handle.evaluate((e) => e.scrollIntoView({ block: 'center', behavior: 'instant' as ScrollBehavior }));
-    // A hand waits until what it aims at stands still.
+    // A hand waits until what it aims at stands still, and brings out what something else lies over.
     await handle.evaluate(async (e) => {
       const moment = () => new Promise((resolve) => setTimeout(resolve, 20));
       for (let same = 0, tries = 0, last = ''; same < 2 && tries < 50; tries++) {
-        const { x, y } = e.getBoundingClientRect();
-        same = `${x},${y}` === last ? same + 1 : 0;
+        const { x, y, width, height } = e.getBoundingClientRect();
+        const hit = document.elementFromPoint(x + width / 2, y + height / 2);
+        const seen = hit !== null && (e.contains(hit) || hit.contains(e));
+        if (!seen) e.scrollIntoView({ block: 'center', behavior: 'instant' as ScrollBehavior });
+        same = seen && `${x},${y}` === last ? same + 1 : 0;
         last = `${x},${y}`;
         await moment();
       }

@@ -20,6 +20,8 @@ export function Bays() {
   const signOut = useSignOut();
   useTakeOver();
   const open = jobs.data ?? [];
+  // Nothing is free, and nothing waits, before the shop has said so.
+  const unheard = jobs.data ? null : jobs.isError ? 'Not heard from the shop’s server yet.' : 'Opening…';
   const bays = shop.data?.bays ?? [];
   const inside = (bay: number) => open.find((job) => job.bay === bay && !job.parked);
   const outside = open.filter(
@@ -53,7 +55,7 @@ export function Bays() {
         >
           <div className="grid flex-1 mid:grid-cols-2">
             {bays.map((bay, i) => (
-              <Bay key={bay.name} bay={bay} job={inside(i + 1)} number={i + 1} first={i === 0} />
+              <Bay key={bay.name} bay={bay} job={inside(i + 1)} number={i + 1} unheard={unheard} />
             ))}
           </div>
           <Doors count={bays.length} />
@@ -61,7 +63,7 @@ export function Bays() {
         <aside className="flex flex-col gap-8">
           <section>
             <h2 className="border-b-2 border-rule pb-2 text-16 font-normal text-quiet [font-stretch:100%]">Outside</h2>
-            {outside.length === 0 && <p className="py-3 text-quiet">Nothing waits outside.</p>}
+            {outside.length === 0 && <p className="py-3 text-quiet">{unheard ?? 'Nothing waits outside.'}</p>}
             <ul className="ruled">
               {outside.map((job) => (
                 <li key={job.id}>
@@ -102,23 +104,25 @@ function Bay({
   bay,
   job,
   number,
-  first,
+  unheard,
 }: {
   bay: Shop['bays'][number];
   job: JobRow | undefined;
   number: number;
-  first: boolean;
+  unheard: string | null;
 }) {
-  const edge = first ? '' : 'border-t-2 border-dashed border-rule mid:border-l-2 mid:border-t-0';
+  const edge = number === 1 ? '' : 'border-t-2 border-dashed border-rule mid:border-l-2 mid:border-t-0';
   if (!job)
     return (
       <div className={`flex min-h-64 flex-col p-5 ${edge}`}>
         <p className="text-quiet">{bay.name}</p>
         <div className="flex flex-1 flex-col items-center justify-center gap-2 text-center">
-          <p className="narrow text-24">This bay is free.</p>
-          <Link to={`/next?bay=${number}`} className="link min-h-11">
-            Bring the next vehicle here
-          </Link>
+          <p className="narrow text-24">{unheard ?? 'This bay is free.'}</p>
+          {!unheard && (
+            <Link to={`/next?bay=${number}`} className="link min-h-11">
+              Bring the next vehicle here
+            </Link>
+          )}
         </div>
       </div>
     );

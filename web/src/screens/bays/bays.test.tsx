@@ -1,0 +1,51 @@
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { render, screen } from '@testing-library/react';
+import { MemoryRouter } from 'react-router';
+import { Bays } from './Bays.tsx';
+
+const SHOP = { name: 'Quay', bays: [{ name: 'Bay 1', kind: 'flat' }], prices: {}, kit: {}, demoPins: null };
+/** A shop whose server answers this about its jobs: a list, never, or not at all. */
+function shopWith(jobs: () => Promise<unknown>) {
+  globalThis.EventSource = class {
+    addEventListener() {}
+    close() {}
+  } as never;
+  globalThis.fetch = (async (path: string) => {
+    const body = path.endsWith('/jobs')
+      ? await jobs()
+      : path.endsWith('/shop')
+        ? SHOP
+        : path.includes('/signed')
+          ? []
+          : { person: { id: 'ines', name: 'Ines', role: 'technician', units: 'metric' } };
+    return new Response(JSON.stringify(body), { headers: { 'Content-Type': 'application/json' } });
+  }) as never;
+  const client = new QueryClient({ defaultOptions: { queries: { retry: false } } });
+  render(
+    <QueryClientProvider client={client}>
+      <MemoryRouter>
+        <Bays />
+      </MemoryRouter>
+    </QueryClientProvider>,
+  );
+}
+
+describe('a bay is free, and nothing waits outside, when the shop has said so and not before', () => {
+  test('said', async () => {
+    shopWith(() => Promise.resolve([]));
+    expect(await screen.findByText('This bay is free.')).toBeTruthy();
+    expect(await screen.findByText('Nothing waits outside.')).toBeTruthy();
+  });
+  test('not yet', async () => {
+    shopWith(() => new Promise(() => undefined));
+    expect(await screen.findByText('Bay 1')).toBeTruthy();
+    expect(screen.getAllByText('Opening…')).toHaveLength(2);
+    expect(screen.queryByText('This bay is free.')).toBeNull();
+    expect(screen.queryByText('Bring the next vehicle here')).toBeNull();
+  });
+  test('the server is away, and nothing was heard on this device', async () => {
+    shopWith(() => Promise.reject(new TypeError('no network')));
+    expect(await screen.findAllByText('Not heard from the shop’s server yet.')).toHaveLength(2);
+    expect(screen.queryByText('Nothing waits outside.')).toBeNull();
+  });
+});

@@ -2,7 +2,7 @@ import type { Obstruction, Way } from '../vehicle/index.ts';
 import { r } from '../vehicle/testing.ts';
 import { ascentModel, TEST } from './ascent.ts';
 import { neckOrders, nextUp } from './index.ts';
-import { levelTest } from './testStop.ts';
+import { levelTest, tested } from './testStop.ts';
 import { at, begin, line, vehicle } from './testing.ts';
 import { inHandOrder, lineItem, thingItem } from './upItems.ts';
 
@@ -116,6 +116,20 @@ test('the test stop by levels is where every joint on top is seen for certain, n
   expect(level(r(30, 40, 60), r(60, 80, 90))).toBe(60);
   // For certain at no height: as likely.
   expect(level(r(30, 40, 65), r(60, 80, 90))).toBe(40);
+});
+
+test('the look with the key on is over where the joints can no longer be seen, also as likely; not where they may be', () => {
+  const more = { visibleFrom: r(30, 40, 65) };
+  const { state } = lowered([line('a', { slack: r(70, 80, 90), reach: r(0), more })]);
+  const over = (mm: number, passed: unknown = 'an entry') => {
+    const gates = { ...state.gates, 4: { ...state.gates[4], passed } };
+    return tested({ ...state, pose: { f: mm, r: mm }, gates } as typeof state);
+  };
+  // For certain from 65 to 70, as likely from 40 to 80.
+  expect(levelTest(state)).toBe(65);
+  expect([30, 40, 50, 65, 80, 85].map((mm) => over(mm))).toEqual([true, false, false, false, false, true]);
+  // Before the key may be turned, and at home, where nothing more is lost, nothing is over.
+  expect([over(30, null), over(0)]).toEqual([false, false]);
 });
 
 describe('one item of the way up', () => {

@@ -11,7 +11,7 @@ try {
   const { ensureModules } = await import('./lib/modules.mjs');
   ensureModules();
   const { ensureWeb } = await import('./lib/web.mjs');
-  ensureWeb();
+  await ensureWeb();
   const { ensureServer, server: main } = await import('./lib/server.mjs');
   await ensureServer();
   const { startCluster } = await import('./lib/galera.mjs');

@@ -23,7 +23,7 @@ try {
     ? null
     : await startMariaDb(process.env.CRADLE_DB ?? inCradle('db', folder), { restart: true, history: true });
   const { ensureWeb } = await import('./lib/web.mjs');
-  ensureWeb();
+  await ensureWeb();
   const { ensureServer, server: main } = await import('./lib/server.mjs');
   await ensureServer();
 

@@ -71,7 +71,7 @@ try {
   // Puts a certificate among those a browser trusts, for the test of a paired phone.
   const certutil = ensureProgram('certutil', ['certutil'], ['libnss3-tools']);
   const { ensureWeb } = await import('./lib/web.mjs');
-  ensureWeb();
+  await ensureWeb();
   const { ensureServer } = await import('./lib/server.mjs');
   await ensureServer();
 

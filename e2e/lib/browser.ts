@@ -84,13 +84,15 @@ export class Person {
   async tap(selector: string): Promise<void> {
     for (let tries = 0; ; tries++)
       try {
-        return await this.tapOnce(selector);
+        // What moved away under the finger is tapped again.
+        if ((await this.tapOnce(selector)) || tries >= 2) return;
       } catch (error) {
         if (tries >= 2 || !/detached/.test((error as Error).message)) throw error;
       }
   }
 
-  private async tapOnce(selector: string): Promise<void> {
+  /** @returns did the tap meet it? */
+  private async tapOnce(selector: string): Promise<boolean> {
     const handle = await this.stands(selector, true);
     await handle.evaluate((e) => e.scrollIntoView({ block: 'center', behavior: 'instant' as ScrollBehavior }));
     // A hand waits until what it aims at stands still, and brings out what something else lies over.
@@ -109,8 +111,17 @@ export class Person {
     // And reads a safety question before it answers: a tap in its first moment answers nothing.
     if (await handle.evaluate((e) => e.closest('[data-singly]') !== null))
       await new Promise((resolve) => setTimeout(resolve, 450));
+    const met = await handle.evaluateHandle((e) => {
+      const seen = { it: false };
+      const look = (event: Event) => void (seen.it = event.composedPath().includes(e));
+      document.addEventListener('click', look, { capture: true, once: true });
+      return seen;
+    });
     await handle.click();
-    this.taps += 1;
+    // Gone with its page, or from it: that was the tap.
+    const missed = await handle.evaluate((e, seen) => e.isConnected && !seen.it, met).catch(() => false);
+    if (!missed) this.taps += 1;
+    return !missed;
   }
 
   button = (text: string): string =>

@@ -14,13 +14,13 @@ function* files(folder) {
 }
 
 /** Builds something when its sources or the lock changed since it was built. */
-export function ensureBuilt({ stamp: name, folders, there, build }) {
+export async function ensureBuilt({ stamp: name, folders, there, build }) {
   const hash = createHash('sha256');
   for (const path of [inRoot('package-lock.json'), ...folders.flatMap((folder) => [...files(inRoot(...folder))])])
     hash.update(path.slice(root.length)).update(statSync(path).size < 4e6 ? readFileSync(path) : '');
   const wanted = hash.digest('hex');
   const stamp = inCradle(name);
   if (existsSync(there) && existsSync(stamp) && readFileSync(stamp, 'utf8') === wanted) return;
-  build();
+  await build();
   writeFileSync(stamp, wanted);
 }

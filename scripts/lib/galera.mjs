@@ -29,6 +29,8 @@ const EVICTION =
 function ensureGalera(folder) {
   const mariadbd = ensureProgram('MariaDB', ['mariadbd'], ['mariadb-server-core', 'mariadb-client-core']);
   ensureProgram('rsync', ['rsync'], ['rsync']);
+  // By which a node sees whether the other end listens.
+  ensureProgram('lsof', ['ss', 'lsof'], ['lsof']);
   mkdirSync(folder);
   for (const [name, path] of [
     ['galera-4', 'usr/lib/libgalera_smm.so'],

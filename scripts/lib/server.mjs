@@ -21,8 +21,7 @@ const REQUIRE = "import { createRequire as requireBy } from 'node:module'; const
 
 /** Builds them when their sources, the core's or the lock changed. */
 export async function ensureServer() {
-  const { buildSync } = await import('esbuild');
-  ensureBuilt({
+  await ensureBuilt({
     stamp: 'server-built',
     folders: [
       ['server', 'src'],
@@ -31,7 +30,9 @@ export async function ensureServer() {
       ['scripts', 'lib'],
     ],
     there: server,
-    build: () => {
+    build: async () => {
+      // Only where it is needed: a start that finds everything built does not wait for the builder.
+      const { buildSync } = await import('esbuild');
       // Parts of an older one are of no use to it.
       rmSync(inRoot('server', 'dist'), { recursive: true, force: true });
       buildSync({

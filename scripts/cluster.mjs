@@ -42,7 +42,19 @@ try {
   for (const i of PORTS.keys()) await launch(i);
   say('To see what goes on without one of them, kill it:');
   for (const i of PORTS.keys()) say(`  server ${i}: kill -9 ${servers[i].pid} (comes back by itself)`);
-  for (let i = 0; i < cluster.nodes; i++) say(`  node ${i}: kill -9 ${cluster.pid(i)}`);
+  for (let i = 0; i < cluster.nodes; i++) say(`  node ${i}: kill -9 ${cluster.pid(i)} (comes back by itself)`);
+  const coming = new Set();
+  const comeBack = async (i) => {
+    coming.add(i);
+    await cluster.launch(i).then(
+      () => say(`node ${i} is in again: ${cluster.pid(i)}`),
+      (error) => say(error.message),
+    );
+    coming.delete(i);
+  };
+  const watch = setInterval(() => {
+    for (let i = 0; i < cluster.nodes; i++) if (cluster.pid(i) === 0 && !coming.has(i)) void comeBack(i);
+  }, 2_000);
   const stop = async () => {
     if (stopping) return;
     stopping = true;

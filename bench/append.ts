@@ -1,7 +1,7 @@
 import { ownDatabase } from '../e2e/lib/server.ts';
 import { figuresOf, type Entry } from '@iron-cradle/core';
 import { openDatabase } from '../server/src/db/connect.ts';
-import { append } from '../server/src/jobs/append.ts';
+import { append } from '../server/src/jobs/appending/append.ts';
 import { shelvesOf } from '../server/src/jobs/shelves.ts';
 import { longLog } from './log.ts';
 import { row } from './lib.ts';

@@ -1,3 +1,4 @@
+import { freeze } from 'immer';
 import type { RawEntry } from './entry.ts';
 import { SERVER_DEVICE } from './entry.ts';
 import type { Kind } from './kind.ts';
@@ -60,7 +61,7 @@ export class Ledgering {
   /** Puts an entry next in the log. */
   add(head: Head): void {
     this.places?.set(head.id, this.heads.length);
-    this.heads.push(head);
+    this.heads.push(freeze(head, true));
     if (head.seq === null) this.unnumbered += 1;
   }
 
@@ -73,7 +74,7 @@ export class Ledgering {
 
   /** From now on the entry counts. */
   count(place: number): Head {
-    const head = { ...(this.heads[place] as Head), counts: true };
+    const head = freeze({ ...(this.heads[place] as Head), counts: true }, true);
     this.heads[place] = head;
     return head;
   }
@@ -131,10 +132,11 @@ export class Ledgering {
   /** What the state keeps. */
   kept(): Omit<KernelState, 'jobId'> {
     const { heads, unnumbered, lastSeq, newest, closedAt, late, refusedHere, twoDevices } = this;
-    this.touched = { ...this.touched, ...Object.fromEntries(this.own) };
+    this.touched = Object.freeze({ ...this.touched, ...Object.fromEntries(this.own) });
+    for (const places of this.own.values()) Object.freeze(places);
     this.own.clear();
     return {
-      heads: [...heads],
+      heads: Object.freeze([...heads]) as Head[],
       unnumbered,
       lastSeq,
       newest,

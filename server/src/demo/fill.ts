@@ -1,5 +1,5 @@
 import { figuresOf, inWords } from '@iron-cradle/core';
-import { append } from '../jobs/append.ts';
+import { append } from '../jobs/appending/append.ts';
 import type { Shelves } from '../jobs/shelves.ts';
 import { hashPin } from '../people/signIn.ts';
 import { readShop, writeShop } from '../shop/shop.ts';

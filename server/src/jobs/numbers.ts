@@ -1,27 +1,42 @@
-import { Op, type Transaction } from 'sequelize';
+import type { Transaction } from 'sequelize';
 import type { Database } from '../db/connect.ts';
 
 /** A number from elsewhere is kept only so far beyond the shop's own: one that is far off would use up all that are left. */
 const FURTHEST = 100_000;
 
-/**
- * The next number for a job. Its row is locked until the transaction ends, so that jobs opened at once wait for one another.
- *
- * @example await nextNumber(db, transaction) // 18
- */
-export async function nextNumber(db: Database, transaction: Transaction): Promise<number> {
-  const { Counter } = db.models;
-  await Counter.increment('value', { where: { name: 'job' }, transaction });
-  const row = await Counter.findByPk('job', { transaction, rejectOnEmpty: true });
-  return row.value;
+/** Numbers for jobs, from a counter that is held until the transaction ends: jobs opened at once wait for one another. */
+export interface Numbers {
+  /** The last one given; it may be set on, never back. */
+  last: number;
+  /** One more. */
+  next: () => number;
+  /** Writes down how far they went. */
+  keep: () => Promise<void>;
+}
+
+/** Holds the counter; a job that is not opened after all uses up none. @example (await takeNumbers(db, transaction)).next() // 18 */
+export async function takeNumbers(db: Database, transaction: Transaction): Promise<Numbers> {
+  const row = await db.models.Counter.findByPk('job', {
+    transaction,
+    lock: transaction.LOCK.UPDATE,
+    rejectOnEmpty: true,
+  });
+  const numbers: Numbers = {
+    last: row.value,
+    next: () => (numbers.last += 1),
+    keep: async () => void (numbers.last > row.value && (await row.update({ value: numbers.last }, { transaction }))),
+  };
+  return numbers;
 }
 
 /** A number a job brings along, where nobody has it and it is not far off; else the next one. @example await numberFor(db, 17, transaction) */
 export async function numberFor(db: Database, wanted: unknown, transaction: Transaction): Promise<number> {
-  const { Counter, Job } = db.models;
-  const last = await Counter.findByPk('job', { transaction, lock: transaction.LOCK.UPDATE, rejectOnEmpty: true });
-  const fits = typeof wanted === 'number' && Number.isInteger(wanted) && wanted > 0 && wanted <= last.value + FURTHEST;
-  if (!fits || (await Job.findOne({ where: { number: wanted }, transaction }))) return nextNumber(db, transaction);
-  await Counter.update({ value: wanted }, { where: { name: 'job', value: { [Op.lt]: wanted } }, transaction });
-  return wanted;
+  const numbers = await takeNumbers(db, transaction);
+  const fits =
+    typeof wanted === 'number' && Number.isInteger(wanted) && wanted > 0 && wanted <= numbers.last + FURTHEST;
+  const free = fits && !(await db.models.Job.findOne({ where: { number: wanted }, transaction }));
+  const number = free ? wanted : numbers.next();
+  numbers.last = Math.max(numbers.last, number);
+  await numbers.keep();
+  return number;
 }

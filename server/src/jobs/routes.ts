@@ -5,7 +5,7 @@ import { checked, figuresOf, InputError, jobFileSchema, SERVER_NUMBERS } from '@
 import { inTransaction } from '../db/connect.ts';
 import { notFound } from '../http/problem.ts';
 import { readShop } from '../shop/shop.ts';
-import { append } from './append.ts';
+import { append } from './appending/append.ts';
 import type { Streams } from '../people/streams.ts';
 import type { Shelves } from './shelves.ts';
 import { behindBy } from './clock.ts';

@@ -64,7 +64,7 @@ export class States {
   /** The state of a job as it stands in the database; its row, where that was read already. */
   async of(
     jobId: string,
-    { transaction, job: row }: { transaction?: Transaction; job?: Job | null } = {},
+    { transaction, job: row }: { transaction?: Transaction; job?: Pick<Job, 'lastSeq' | 'lastHash'> | null } = {},
   ): Promise<Held> {
     const { Job } = this.db.models;
     const options = transaction ? { transaction } : {};
@@ -115,9 +115,12 @@ export class States {
     return held;
   }
 
-  /** Writes a state down, where the one that is there is far behind. */
+  /** Is a state written down after the entry of this number? */
+  isDue = (seq: number): boolean => seq % APART === 0;
+
+  /** Writes a state down. */
   async write(jobId: string, { state, seq, hash }: Held, transaction: Transaction): Promise<void> {
-    if (seq % APART !== 0 || !state) return;
+    if (!state) return;
     await keepState(this.db, { jobId, seq, hash, state: JSON.stringify(state) }, transaction);
   }
 

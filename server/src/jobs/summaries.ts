@@ -1,8 +1,21 @@
-import { col, Op, where } from 'sequelize';
+import { col, Op, where, type Transaction } from 'sequelize';
 import { summaryOf, type JobState, type JobSummary } from '@iron-cradle/core';
-import type { Database } from '../db/connect.ts';
+import { inTransaction, type Database } from '../db/connect.ts';
+import { statement } from '../db/statement.ts';
 import type { Job } from '../db/models.ts';
 import type { States } from './states.ts';
+
+/** So long it is waited for what else comes, ms. */
+const PAUSE = 200;
+
+/** Those whose rows nobody holds: one that waited for another would keep all others waiting. */
+const FREE = 'SELECT id FROM jobs WHERE id IN (?) ORDER BY id FOR UPDATE SKIP LOCKED';
+
+interface Reckoned {
+  id: string;
+  summary: JobSummary;
+  seq: number;
+}
 
 /**
  * What the bays show of jobs. It is reckoned after an entry was taken, not while its job is locked, and once for all that came
@@ -10,7 +23,7 @@ import type { States } from './states.ts';
  */
 export class Summaries {
   private waiting = new Map<string, { state: JobState; seq: number }>();
-  private soon: NodeJS.Immediate | null = null;
+  private soon: NodeJS.Timeout | null = null;
 
   constructor(
     private db: Database,
@@ -20,24 +33,28 @@ export class Summaries {
   /** The state of a job has gone on: its row follows. */
   later(jobId: string, state: JobState, seq: number): void {
     this.waiting.set(jobId, { state, seq });
-    this.soon ??= setImmediate(() => void this.work());
+    // What was not reckoned before this process ends is reckoned by the next.
+    this.soon ??= setTimeout(() => void this.work(), PAUSE).unref();
   }
 
   private async work(): Promise<void> {
     this.soon = null;
-    const jobs = [...this.waiting];
+    const jobs = new Map(this.waiting);
     this.waiting.clear();
-    for (const [id, { state, seq }] of jobs) {
-      // What can't be written now is reckoned when it is asked for.
-      await this.write(id, summaryOf(state), seq).catch(() => undefined);
-    }
+    // What can't be written now is reckoned when it is asked for.
+    await inTransaction(this.db, async (transaction) => {
+      const free = await statement<{ id: string }[]>(transaction, FREE, [[...jobs.keys()]]);
+      const ids = new Set(free.map(({ id }) => id));
+      for (const [id, { state, seq }] of jobs)
+        if (ids.has(id)) await this.write({ id, summary: summaryOf(state), seq }, transaction);
+    }).catch(() => undefined);
   }
 
   /** Only ever forward: two servers may reckon the same job. */
-  private write = (id: string, summary: JobSummary, seq: number) =>
+  private write = ({ id, summary, seq }: Reckoned, transaction?: Transaction) =>
     this.db.models.Job.update(
       { summary: JSON.stringify(summary), summarySeq: seq },
-      { where: { id, summarySeq: { [Op.lt]: seq } } },
+      { where: { id, summarySeq: { [Op.lt]: seq } }, ...(transaction ? { transaction } : {}) },
     );
 
   /** Rows as the bays show them, each as its log stands. */
@@ -52,7 +69,7 @@ export class Summaries {
     const { state, seq } = await this.states.of(job.id);
     if (!state) return JSON.parse(job.summary) as JobSummary;
     const summary = summaryOf(state);
-    await this.write(job.id, summary, seq);
+    await this.write({ id: job.id, summary, seq });
     return summary;
   }
 

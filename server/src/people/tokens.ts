@@ -2,6 +2,7 @@ import { createHash, randomBytes } from 'node:crypto';
 import type { Transaction } from 'sequelize';
 import { InputError, type RawEntry } from '@iron-cradle/core';
 import type { Database } from '../db/connect.ts';
+import { statement } from '../db/statement.ts';
 
 /** A person on a device, by the token a sign-in left there. */
 export interface Maker {
@@ -42,6 +43,19 @@ export async function giveToken(
   return { token, hash: fresh };
 }
 
+/** A token as it is looked up: whether it was ended (0 or 1), and whether it is long since it was noted that it was used. */
+interface Looked {
+  hash: string;
+  personId: string;
+  device: string;
+  ended: number;
+  unnoted: number;
+}
+/** Looks tokens up by their hashes. */
+export const TOKENS = `
+  SELECT hash, person_id AS personId, device, ended IS NOT NULL AS ended, used < ? AS unnoted
+  FROM device_tokens WHERE hash IN (?)`;
+
 /** Who stands behind tokens, those nobody gave left out. @example (await makersOf(db, [token], transaction)).get(token)?.personId */
 export async function makersOf(
   db: Database,
@@ -49,14 +63,17 @@ export async function makersOf(
   transaction: Transaction,
 ): Promise<Map<string, Maker>> {
   const given = [...new Set(tokens)].flatMap((token) => (token === null ? [] : [{ token, hash: hashOf(token) }]));
-  const rows = await db.models.DeviceToken.findAll({ where: { hash: given.map(({ hash }) => hash) }, transaction });
+  if (given.length === 0) return new Map();
+  const hashes = given.map(({ hash }) => hash);
   const now = Date.now();
-  for (const row of rows)
-    if (now - row.used.getTime() > NOTED) await row.update({ used: new Date(now) }, { transaction });
+  const rows = await statement<Looked[]>(transaction, TOKENS, [new Date(now - NOTED), hashes]);
+  const used = rows.flatMap((row) => (row.unnoted ? [row.hash] : []));
+  if (used.length > 0)
+    await db.models.DeviceToken.update({ used: new Date(now) }, { where: { hash: used }, transaction });
   return new Map(
     given.flatMap(({ token, hash }) => {
       const row = rows.find((one) => one.hash === hash);
-      return row ? [[token, { personId: row.personId, device: row.device, ended: row.ended !== null }]] : [];
+      return row ? [[token, { personId: row.personId, device: row.device, ended: row.ended === 1 }]] : [];
     }),
   );
 }

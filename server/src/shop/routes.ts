@@ -3,7 +3,7 @@ import { randomUUID } from 'node:crypto';
 import { Op } from 'sequelize';
 import { checked, figuresOf, InputError, PersonBody, Shop } from '@iron-cradle/core';
 import { hashPin } from '../people/signIn.ts';
-import { bringFigures } from '../jobs/append.ts';
+import { bringFigures } from '../jobs/appending/append.ts';
 import type { Shelves } from '../jobs/shelves.ts';
 import type { Bell } from '../jobs/bell.ts';
 import { readShop, writeShop } from './shop.ts';

@@ -10,8 +10,8 @@ import {
   type RawEntry,
   type Refusal,
 } from '@iron-cradle/core';
-import type { Database } from '../db/connect.ts';
-import { bySchema } from '../http/bySchema.ts';
+import type { Database } from '../../db/connect.ts';
+import { bySchema } from '../../http/bySchema.ts';
 
 /** One thing that is wrong with an entry. */
 export interface Wrong {
@@ -41,12 +41,12 @@ const { by, device, n, at, on, said } = jobFileSchema.properties.entries.items.p
 const outside = bySchema({ type: 'object', properties: { by, device, n, at, on, said } });
 
 /**
- * Reads the outside of an entry and its body.
+ * Reads the outside of an entry and its body, as far as that can be told without its job.
  *
- * @param state the job as it stands, to know its device’s count and what it may stand on
  * @throws InputError naming the first field that is wrong
+ * @example readEntry({ id, kind: 'note', version: 1, body: { text: 'rust' }, by: 'ines', … }, 'job-17').body
  */
-export function readEntry(raw: unknown, jobId: string, state: JobState | null): RawEntry {
+export function readEntry(raw: unknown, jobId: string): RawEntry {
   const { kind, version, at, by, device, n, on, body, said } = raw as Record<string, unknown>;
   needs(typeof kind === 'string' && isKind(kind), {
     field: 'kind',
@@ -65,18 +65,11 @@ export function readEntry(raw: unknown, jobId: string, state: JobState | null): 
   });
   needs(isWord(by), { field: 'by', found: by, expected: 'somebody who works here' });
   needs(isWord(device) && device !== 'server', { field: 'device', found: device, expected: 'the id of a device' });
-  const before = state?.heads.findLast((head) => head.device === device)?.n ?? 0;
-  needs(Number.isInteger(n) && (n as number) > before, { field: 'n', found: n, expected: `a count above ${before}` });
+  needs(Number.isInteger(n), { field: 'n', found: n, expected: 'a whole number' });
   needs(on === null || isWord(on), {
     field: 'on',
     found: on,
     expected: 'the newest entry of the server this device held',
-  });
-  const held = on === null || state?.heads.findLast((head) => head.id === on && head.seq !== null);
-  needs(Boolean(held), {
-    field: 'on',
-    found: on,
-    expected: 'an entry this server holds: its history may have been put back',
   });
   outside(raw);
   return {
@@ -92,6 +85,22 @@ export function readEntry(raw: unknown, jobId: string, state: JobState | null): 
     on: on as string | null,
     ...(said === undefined ? {} : { said: said as { by: string; at: string } }),
   };
+}
+
+/**
+ * Does an entry stand on its job as it is: counted on after its device's last, made over what this server holds?
+ *
+ * @throws InputError naming which of the two is wrong
+ */
+export function mustStandOn(state: JobState | null, { device, n, on }: Pick<RawEntry, 'device' | 'n' | 'on'>): void {
+  const before = state?.heads.findLast((head) => head.device === device)?.n ?? 0;
+  needs(n > before, { field: 'n', found: n, expected: `a count above ${before}` });
+  const held = on === null || state?.heads.findLast((head) => head.id === on && head.seq !== null);
+  needs(Boolean(held), {
+    field: 'on',
+    found: on,
+    expected: 'an entry this server holds: its history may have been put back',
+  });
 }
 
 /** What the lead allowed is done within so long, ms. */

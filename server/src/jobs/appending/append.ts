@@ -1,3 +1,4 @@
+import { setImmediate } from 'node:timers/promises';
 import type { Transaction } from 'sequelize';
 import { InputError, refusalOf, refused, type RawEntry, type Refusal, type ShopFigures } from '@iron-cradle/core';
 import type { Database } from '../../db/connect.ts';
@@ -34,6 +35,9 @@ export interface Appending {
   figures: ShopFigures;
 }
 
+/** After so many entries whoever else asks something gets a word in. */
+const BREATH = 20;
+
 /**
  * Appends entries in order, all or none: an entry already there is only confirmed, one that was refused before gets the same answer, one
  * that can't be read is kept back and the others go on.
@@ -53,7 +57,8 @@ export async function append(shelves: Shelves, appending: Appending): Promise<Ap
     work: async (job, before, transaction) => {
       const result: Appended = { accepted: [], refused: [], keptBack: [] };
       const one = new Coming({ ...appending, reads, db: shelves.db }, { job, before, transaction });
-      for (const [i, id] of ids.entries())
+      for (const [i, id] of ids.entries()) {
+        if (i % BREATH === BREATH - 1) await setImmediate();
         try {
           const answer = await one.take(id, i);
           if ('owed' in answer) result.refused.push({ id, ...answer });
@@ -63,6 +68,7 @@ export async function append(shelves: Shelves, appending: Appending): Promise<Ap
           const { field, found, expected } = error;
           result.keptBack.push({ id, errors: [{ field, found, expected }] });
         }
+      }
       await job.bringFigures(figures, personId);
       return result;
     },

@@ -5,8 +5,9 @@ import { share, type Turn } from './share.ts';
 
 type Waiting = Turn<unknown> & { done: (result: unknown) => void; failed: (error: unknown) => void };
 
-/** So many share a transaction; with more its rows would be held for long. */
+/** So many turns share a transaction, and so many entries; with more its rows would be held for long. */
 const SHARED = 32;
+const ENTRIES = 200;
 /** A transaction that takes longer waits for somebody: the next one begins beside it, ms. */
 const PATIENCE = 100;
 
@@ -57,7 +58,9 @@ export class Together {
 
   /** Those who go together now, in their order. */
   private next(): Waiting[] {
-    const turns = this.waiting.filter(({ jobId }) => !this.busy.has(jobId)).slice(0, SHARED);
+    const free = this.waiting.filter(({ jobId }) => !this.busy.has(jobId)).slice(0, SHARED);
+    let entries = 0;
+    const turns = free.filter(({ ids }, i) => (entries += ids.length) <= ENTRIES || i === 0);
     const going = new Set(turns);
     this.waiting = this.waiting.filter((turn) => !going.has(turn));
     for (const { jobId } of turns) this.busy.set(jobId, (this.busy.get(jobId) ?? 0) + 1);

@@ -9,7 +9,7 @@ import type { Chained } from '../server/src/jobs/chain.ts';
 import { HEAD, KNOWN, putEntries, putJobs, PUT_JOB, valuesOf } from '../server/src/jobs/appending/statements.ts';
 import { shelvesOf, type Shelves } from '../server/src/jobs/shelves.ts';
 import { giveToken, TOKENS } from '../server/src/people/tokens.ts';
-import { row } from './lib.ts';
+import { middle, row } from './lib.ts';
 
 /** Entries of all clients together in one measurement, and before the first: a server runs for days. */
 const ENTRIES = 600;
@@ -41,8 +41,6 @@ async function timeOf(clients: number, work: (client: number) => Promise<void>, 
   );
   return (performance.now() - from) / (clients * each);
 }
-
-const median = (times: number[]): number => times.sort((a, b) => a - b)[times.length >> 1]!;
 
 /** A job in Plan, and what delivers one note more, as a tablet does. */
 async function noteIn(shelves: Shelves, token: string): Promise<() => Promise<void>> {
@@ -95,7 +93,7 @@ export async function benchDurable(): Promise<void> {
         times[1].push(await timeOf(clients, same));
         times[2].push(await timeOf(clients, least));
       }
-      const [entry, bare, three] = times.map(median) as [number, number, number];
+      const [entry, bare, three] = times.map(middle) as [number, number, number];
       const what = `an entry, ${clients} at once, job in Plan`;
       row(what, entry, 'the same transaction by the bare driver', bare);
       row(what, entry, 'a row locked, one added, one changed', three);

@@ -1,12 +1,16 @@
+/** The middle one of them. @example middle([3, 1, 2]) // 2 */
+export const middle = (times: readonly number[]): number => [...times].sort((a, b) => a - b)[times.length >> 1]!;
+
 /** Median of many runs, ms, after a few to warm up. */
 export function median(work: () => void, runs = 60): number {
   for (let i = 0; i < Math.min(5, runs / 3); i++) work();
-  const times = Array.from({ length: runs }, () => {
-    const from = performance.now();
-    work();
-    return performance.now() - from;
-  }).sort((a, b) => a - b);
-  return times[Math.floor(runs / 2)]!;
+  return middle(
+    Array.from({ length: runs }, () => {
+      const from = performance.now();
+      work();
+      return performance.now() - from;
+    }),
+  );
 }
 
 /** One line of the table: how many times the yardstick. */

@@ -1,7 +1,7 @@
 import { launch, Person, wide } from '../e2e/lib/browser.ts';
 import { openShop } from '../e2e/lib/server.ts';
 import { Tablet } from '../server/test/tablet.ts';
-import { row } from './lib.ts';
+import { middle, row } from './lib.ts';
 
 const JOB = 'demo-van-4';
 const PAGE = `/jobs/${JOB}/drop`;
@@ -9,8 +9,6 @@ const PAGE = `/jobs/${JOB}/drop`;
 const THERE = '[data-height]';
 const [SHORT, LONG] = [50, 5_000];
 const RUNS = 9;
-
-const median = (times: number[]): number => times.sort((a, b) => a - b)[times.length >> 1]!;
 
 /** Opening a job of 5,000 entries against one of 50, in the browser, until its next stop stands there. Needs the web to be built. */
 export async function benchOpen(): Promise<void> {
@@ -54,7 +52,7 @@ export async function benchOpen(): Promise<void> {
         }
         await context.close();
       }
-      return { first: median(first), again: median(again) };
+      return { first: middle(first), again: middle(again) };
     };
     await upTo(SHORT);
     const short = await opened();

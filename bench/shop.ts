@@ -8,7 +8,7 @@ import { GENESIS } from '../server/src/jobs/chain.ts';
 import { wordsOf } from '../server/src/jobs/words.ts';
 import { fileOf } from '../server/test/longFile.ts';
 import { Tablet } from '../server/test/tablet.ts';
-import { row } from './lib.ts';
+import { middle, row } from './lib.ts';
 
 const MANY = 100_000;
 const FEW = 20;
@@ -70,7 +70,7 @@ async function answer(tablet: Tablet, path: string): Promise<number> {
     if (status !== 200) throw new Error(`${path}: ${status}`);
     times.push(performance.now() - from);
   }
-  return times.sort((a, b) => a - b)[12]!;
+  return middle(times);
 }
 
 /** s of processor a process has used, and kB it holds. */
@@ -198,7 +198,7 @@ async function starts(shop: Shop): Promise<void> {
     await fetch(`${shop.base}/api/health`);
     times.push(performance.now() - from);
   }
-  console.log('from a kill to the first answer'.padEnd(44), `${(times.sort((a, b) => a - b)[2]! / 1000).toFixed(2)} s`);
+  console.log('from a kill to the first answer'.padEnd(44), `${(middle(times) / 1000).toFixed(2)} s`);
   const started = (env: NodeJS.ProcessEnv) =>
     new Promise<number>((resolve, reject) => {
       const from = performance.now();

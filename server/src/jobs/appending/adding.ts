@@ -73,8 +73,10 @@ export class Adding {
     const numbered = { ...read, ...(decided ? { decided } : {}), seq, received: new Date().toISOString() };
     const row = rowOf(numbered);
     const hash = hashOf(head.lastHash, row);
-    this.fresh.push(numbered);
-    const state = await states.fold(jobId, { base: this.state, fresh: [numbered], transaction, more: this.fresh });
+    // One that can't be folded is kept back, and no later fold meets it.
+    const more = [...this.fresh, numbered];
+    const state = await states.fold(jobId, { base: this.state, fresh: [numbered], transaction, more });
+    this.fresh = more;
     this.rows.push({ ...row, hash });
     this.state = state;
     this.head = { ...head, lastSeq: seq, lastHash: hash };

@@ -82,6 +82,38 @@ test('a sender no file knows: doubted without its family, held against it once s
   await becomes('sender', 'good');
 }, 60_000);
 
+test('where the readings stopped it is not judged by half: that way is swept again, on a phone', async () => {
+  await ines.page.setViewport(phone);
+  await ines.go('/jobs/demo-van-9/bench');
+  await ines.tap('[data-part-of-unit=sender]');
+  const line = (pass: number, at: number) => {
+    const along = Math.min(1, Math.max(0, (at - 1) / 10));
+    return `${pass};${(20 + 60 * (pass === 1 ? along : 1 - along)).toFixed(1)};${at.toFixed(1)}`;
+  };
+  const times = Array.from({ length: 31 }, (_, i) => i * 0.4);
+  await ines.chooseTable([
+    'pass;ohms;seconds',
+    ...times.filter((at) => at <= 4 || at >= 6).map((at) => line(1, at)),
+    ...times.map((at) => line(2, at)),
+  ]);
+  await ines.sees('not read on the way up: the readings stopped at 38–50 Ω, for 2 s');
+  await sweep('up');
+  await ines.page.waitForSelector('[data-unread]', { hidden: true });
+  await ines.page.select('[data-hand=sender] select', '20 to 80');
+  await ines.tap('[data-action=sweep-judge]');
+  await ines.arrives('demo-van-9', 'swept', { family: '20 to 80' });
+  const { entries } = await ines.api<{
+    entries: { kind: string; body: { passes?: { ohms: number[]; seconds?: number[] }[] } }[];
+  }>('/jobs/demo-van-9/entries');
+  // Each with its times: the third was read by the meter, every 0.4 s by its own clock.
+  const [, , third] = entries.findLast(({ kind }) => kind === 'swept')!.body.passes!;
+  expect(third!.seconds!.slice(0, 4)).toEqual([0, 0.4, 0.8, 1.2]);
+  expect(third!.ohms).toHaveLength(third!.seconds!.length);
+  await becomes('sender', 'good');
+  expect(await ines.sideways()).toBeLessThanOrEqual(0);
+  await ines.page.setViewport(wide);
+}, 60_000);
+
 test('a whole new unit asks seal, index and ring; fitted in error, the old one is back with all that was said of it', async () => {
   const job = 'demo-pickup-7';
   await ines.go(`/jobs/${job}/bench`);

@@ -76,10 +76,18 @@ export { readRun, RUN_CAUTION, runFrom, writeRun, type RunReading } from './pump
 export {
   driverSees,
   driverWord,
+  lateIn,
+  oneMore,
+  passFrom,
   readSweep,
   senderFamilies,
+  sweepAgain,
+  sweeping,
+  sweptWay,
   writeSweep,
   type DriverSees,
+  type Sweeping,
+  type SweptWay,
   type Trace,
 } from './sender/index.ts';
 export { drillFor, judgeThread, mustNotMeet, rankThreads, threads, type Measured, type Seals } from './thread/index.ts';

@@ -40,6 +40,8 @@ export class PartSaidBody {
 
 /** Readings a pass may have: half an hour at ten a second. */
 const MOST_READINGS = 20_000;
+/** s that a pass may take: an hour. */
+const LONGEST_PASS = 3_600;
 
 /** Ohms one after the other; null where the meter shows nothing. */
 const AreReadings = () =>
@@ -54,12 +56,29 @@ const AreReadings = () =>
     },
   });
 
+/** When each was read: s from the first on, never backwards. */
+const AreTimes = () =>
+  ValidateBy({
+    name: 'areTimes',
+    validator: {
+      validate: (list, at) =>
+        Array.isArray(list) &&
+        list.length === (at?.object as PassBody | undefined)?.ohms?.length &&
+        list.every(
+          (time, i) => typeof time === 'number' && time <= LONGEST_PASS && time >= (i === 0 ? 0 : Number(list[i - 1])),
+        ),
+      defaultMessage: () => 'must be seconds from the first reading on, one for each, never backwards',
+    },
+  });
+
 /** One slow way of a sweep. */
 export class PassBody {
   /** From empty to full, or back. */
   @IsIn(['up', 'down']) way!: 'up' | 'down';
   /** Ω; null: open. */
-  @AreReadings() ohms!: (number | null)[];
+  @AreReadings() ohms!: readonly (number | null)[];
+  /** When each was read, where the meter says, s from the first on. */
+  @IsOptional() @AreTimes() seconds?: readonly number[];
 }
 
 /** Where somebody saw the needle jump. */

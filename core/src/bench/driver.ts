@@ -12,11 +12,13 @@ export function driverStands({ driver, pieces, vehicle }: BenchSlice & VehicleSl
   if (!driver) return null;
   const sender = unitOf(vehicle).parts.find(({ kind }) => kind === 'sender');
   const words = sender ? (pieces[sender.id]?.[0]?.words ?? []) : [];
-  const kept = words.findLast((word) => word.sweep !== undefined)?.sweep ?? null;
+  const whole = words.findLast((word) => word.sweep !== undefined && word.verdict.outcome !== 'unknown');
+  const swept = whole ?? words.findLast((word) => word.sweep !== undefined);
   const arm = words.findLast((word) => word.how !== 'swept' && word.verdict.outcome !== 'good');
   const text = arm?.verdict.reasons[0]?.text;
   return judgeDriver(driver, {
-    kept,
+    kept: swept?.sweep ?? null,
+    whole: whole !== undefined,
     arm: typeof text === 'string' ? text : text ? 'arm or float' : null,
     stops: stopsOf(vehicle.sender),
   });

@@ -2,7 +2,7 @@ import { seen } from '../basis/index.ts';
 import { InputError } from '../errors/index.ts';
 import { defineKind } from '../kernel/index.ts';
 import { judgeRun, leastVolts } from '../pump/index.ts';
-import { judgeNeedle, judgeSweep, keptOf, keptOfTaps, stopsOf, type Against } from '../sender/index.ts';
+import { judgeNeedle, judgeSweep, keptOf, keptOfTaps, passFrom, stopsOf, type Against } from '../sender/index.ts';
 import type { VehicleSlice } from '../vehicle/index.ts';
 import { PartSaidBody, PumpRanBody, SweptBody } from './bodies.ts';
 import { partOf, type BenchSlice } from './slice.ts';
@@ -57,7 +57,7 @@ export const swept = defineKind<'swept', SweptBody, BenchSlice, Facts>({
 });
 
 function sweptByMeter(passes: NonNullable<SweptBody['passes']>, against: Against) {
-  const read = passes.map(({ way, ohms }) => ({ way, readings: ohms.map((one) => ({ ohms: one })) }));
+  const read = passes.map(passFrom);
   const judged = judgeSweep(read, against);
   return {
     verdict: judged.verdict,

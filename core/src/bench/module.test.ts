@@ -91,6 +91,16 @@ describe('the driver’s word beside the sweep', () => {
       'driver: it jumps or falls at one level, at ½; the sweep is lost there',
     );
   });
+  test('half a sweep says nothing of it, and takes nothing back that a whole one said', () => {
+    const job = start('level');
+    job.say('driverSaw', { saw: 'jumps' });
+    job.say('swept', { part: 'sender', passes: passes.slice(0, 1) });
+    expect(driverStands(job.state)?.outcome).toBe('unknown');
+    job.say('swept', { part: 'sender', passes });
+    expect(driverStands(job.state)?.outcome).toBe('doubtful');
+    job.say('swept', { part: 'sender', passes: passes.slice(0, 1) });
+    expect(driverStands(job.state)?.outcome).toBe('doubtful');
+  });
   test('a bent arm found by its heights explains an end that is never reached', () => {
     const job = start('level');
     job.say('driverSaw', { saw: 'shortOfFull' });

@@ -34,6 +34,13 @@ describe('a table of figures', () => {
     ]);
     expect(readColumns('p\n3', [{ ...time, optional: true }, pressure])).toEqual([[null, 3]]);
   });
+  test('a column that only a heading makes is never taken for one by its place', () => {
+    const three = [pressure, { ...time, optional: true, headed: true }];
+    expect(readColumns('3', three)).toEqual([[3, null]]);
+    expect(() => readColumns('3,5', three)).toThrow(/semicolons where figures have commas/);
+    expect(readColumns('kPa;volts\n3;5', three)).toEqual([[3000, null]]);
+    expect(readColumns('Pa;min\n3;0.5', three)).toEqual([[3, 30]]);
+  });
   test.each([
     ['', /nothing/],
     ['time;pressure', /heading only/],

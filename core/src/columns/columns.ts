@@ -14,6 +14,8 @@ export interface Column {
   open?: boolean;
   /** May the column be missing altogether? Every one of its cells is null then. */
   optional?: boolean;
+  /** Is it there only where a heading names it? By its place another figure could be taken for it. */
+  headed?: boolean;
 }
 
 const SPACES = /[\s()[\]/]+/;
@@ -34,7 +36,9 @@ export function readColumns(text: string, columns: readonly Column[]): (number |
   const first = data[0];
   if (!first) throw new InputError('table', 'nothing', `columns of ${wanted}`);
   const headed = first.every((cell) => Number.isNaN(figure(cell)));
-  const places = headed ? placesIn(first, columns) : columns.map((_, i) => ({ at: i, unit: columns[i]!.unit }));
+  const places = headed
+    ? placesIn(first, columns)
+    : columns.map(({ unit, headed: only }, i) => ({ at: only ? null : i, unit }));
   const rows = data.slice(headed ? 1 : 0).map((cells, row) =>
     columns.map((column, i) => {
       const { at, unit } = places[i]!;
@@ -43,7 +47,7 @@ export function readColumns(text: string, columns: readonly Column[]): (number |
       return cellOf(cells[at], { column, unit, where: `table, line ${line}, column ${at + 1} (${column.names[0]})` });
     }),
   );
-  const [most] = data.filter((cells) => cells.length > columns.length);
+  const [most] = data.filter((cells) => cells.length > columns.filter((column) => !column.headed).length);
   // 0,5 and a comma between columns: nobody can tell which is which.
   if (!headed && most)
     throw new InputError(
@@ -79,7 +83,7 @@ function placesIn(heading: readonly string[], columns: readonly Column[]): { at:
   const named = columns.map((column) => (byName(column) >= 0 ? byName(column) : byUnit(column)));
   const anyNamed = named.some((at) => at >= 0);
   return columns.map((column, i) => {
-    const at = anyNamed ? named[i]! : i;
+    const at = anyNamed || column.headed ? named[i]! : i;
     if (at < 0 || at >= heading.length) {
       if (column.optional) return { at: null, unit: column.unit };
       throw new InputError('table, line 1', heading.join(', '), `a column of ${column.names.join(' or ')}`);

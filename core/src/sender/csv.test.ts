@@ -18,7 +18,21 @@ describe('a sweep as a table', () => {
     ];
     expect(readSweep(writeSweep(passes))).toEqual(passes);
   });
+  test('times where a heading names them, each way from its own first reading; read and written again', () => {
+    const passes = readSweep('seconds;pass;ohms\n10;1;20\n10,4;1;open\n30,1;2;80\n30,5;2;78');
+    expect(passes).toEqual([
+      { way: 'up', ohms: [20, null], seconds: [0, 0.4] },
+      { way: 'down', ohms: [80, 78], seconds: [0, 0.4] },
+    ]);
+    expect(writeSweep(passes).split('\r\n')[0]).toBe('pass;ohms Ω;seconds s');
+    expect(readSweep(writeSweep(passes))).toEqual(passes);
+    // Half of them would say that the others had none.
+    expect(writeSweep([...passes, { way: 'up', ohms: [20] }]).split('\r\n')[0]).toBe('pass;ohms Ω');
+  });
   test.each([
+    ['1,20,5', /semicolons where figures have commas/],
+    ['pass;ohms;seconds\n1;20;5\n1;22;4', /row 2 \(seconds\): expected a time no earlier/],
+    ['pass;ohms;seconds\n1;20;0\n1;22;', /line 3, column 3 \(seconds\): expected a figure, found nothing/],
     ['pass;ohms\n1;20\n0;30', /row 2 \(pass\): expected a whole number from 1 to 12/],
     ['pass;ohms\n1;about 20', /line 2, column 2 \(ohms\): expected a figure/],
     ['pass;volts\n1;20', /a column of ohms/],

@@ -17,7 +17,7 @@ const kept = (passes: Pass[]) => keptOf(passes, judgeSweep(passes, { file }), st
 const even = (share: number) => 20 + 60 * share;
 const dead = sweep((share) => (share >= 0.35 && share <= 0.6 ? null : even(share)));
 const word = (saw: DriverSaw, passes: Pass[] | null, arm: string | null = null) =>
-  judgeDriver(saw, { kept: passes && kept(passes), arm, stops });
+  judgeDriver(saw, { kept: passes && kept(passes), whole: true, arm, stops });
 
 describe('what stays of a sweep', () => {
   test('a dead spot by its place on the needle, the ways with their gap', () => {
@@ -56,13 +56,24 @@ describe('the driver’s word', () => {
     expect(judged.outcome).toBe('doubtful');
     expect(judged.next).toHaveLength(1);
   });
+  test('swept only in part it explains nothing yet; what it did find counts', () => {
+    const part = (passes: Pass[], saw: DriverSaw) =>
+      judgeDriver(saw, { kept: kept(passes), whole: false, arm: null, stops });
+    expect(part(sweep(even), { saw: 'jumps' })).toMatchObject({
+      outcome: 'unknown',
+      next: [expect.stringMatching(/rest of it/)],
+    });
+    expect(part(dead, { saw: 'jumps', where: 0.5 }).outcome).toBe('good');
+  });
   test('not swept: an open puts the needle at full, where full has the more ohms', () => {
     expect(word({ saw: 'stuckFull' }, null)).toMatchObject({
       outcome: 'unknown',
       next: ['sweep it: where it is open the needle goes to full'],
     });
     const other = stopsOf({ emptyOhms: { lo: 980, typ: 990, hi: 1000 }, fullOhms: { lo: 50, typ: 52, hi: 54 } });
-    expect(judgeDriver({ saw: 'stuckEmpty' }, { kept: null, arm: null, stops: other }).next[0]).toMatch(/to empty$/);
+    expect(judgeDriver({ saw: 'stuckEmpty' }, { kept: null, whole: false, arm: null, stops: other }).next[0]).toMatch(
+      /to empty$/,
+    );
   });
   test('open all the way: always full here, and never always empty', () => {
     const open = sweep(() => null);

@@ -45,6 +45,8 @@ const elsewhere: Record<DriverSees, string> = {
 export interface SenderFound {
   /** Its sweep; null: not swept yet. */
   kept: SweepKept | null;
+  /** Was it read from stop to stop, both ways? */
+  whole: boolean;
   /** What was found bad of arm or float, looked at or measured; null: nothing. */
   arm: string | null;
   /** What it should read; null: nobody knows. */
@@ -57,7 +59,7 @@ export interface SenderFound {
  * @example judgeDriver({ saw: 'jumps', where: 0.5 }, { kept, arm: null, stops }).outcome // 'good': it is lost there
  */
 export function judgeDriver({ saw, where }: DriverSaw, found: SenderFound): Verdict {
-  const { kept, arm } = found;
+  const { kept, whole, arm } = found;
   const word = `driver: ${driverWord[saw]}${where === undefined ? '' : `, ${eighths(where)}`}`;
   const basis = computed('the driver’s word against sweep, arm and float');
   const because = (text: string): Verdict => ({
@@ -74,6 +76,12 @@ export function judgeDriver({ saw, where }: DriverSaw, found: SenderFound): Verd
     };
   const why = explained({ saw, where }, { ...found, kept });
   if (why) return because(why);
+  if (!whole)
+    return {
+      outcome: 'unknown',
+      reasons: [{ text: `${word}; swept only in part, and not there`, basis }],
+      next: ['sweep the rest of it: what is found is held against it'],
+    };
   return {
     outcome: 'doubtful',
     reasons: [

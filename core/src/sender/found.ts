@@ -3,6 +3,7 @@ import { roundTo } from '../estimate/index.ts';
 import { litres, rounded, say, type Sentence } from '../quantity/index.ts';
 import type { Found } from '../verdict/index.ts';
 import type { Stops } from './curve.ts';
+import type { Unread } from './gaps.ts';
 import type { Jump } from './series.ts';
 import { travelOf } from './travel.ts';
 import type { OhmPlace, Pass } from './types.ts';
@@ -176,6 +177,21 @@ export function endFindings(
       },
     ];
   });
+}
+
+/** Where the readings stopped while the arm went on. @example unreadFindings([]) // [] */
+export function unreadFindings(unread: readonly Unread[]): Found[] {
+  const longest = [...unread].sort((a, b) => b.seconds - a.seconds)[0];
+  if (!longest) return [];
+  const { way, from, to, seconds } = longest;
+  return [
+    {
+      outcome: 'unknown',
+      text: `not read on the way ${way === 'up' ? 'up' : 'back'}: the readings stopped at`,
+      figure: `${inOhms(roundTo(Math.min(from, to), 1), roundTo(Math.max(from, to), 1))}, for ${roundTo(seconds, 0.1)} s`,
+      next: 'sweep that way again; where the readings stop at the same place each time, the sender is lost there',
+    },
+  ];
 }
 
 /** What of a whole sweep is not there. @example missing(passes) // [] */

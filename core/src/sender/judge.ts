@@ -5,6 +5,7 @@ import type { VehicleFile } from '../vehicle/index.ts';
 import { verdictFrom, type Found, type Verdict } from '../verdict/index.ts';
 import { heightAt, litresAt, stopsOf, type Stops } from './curve.ts';
 import { jumpsOf, noiseOf, opensOf, restAt, type OpenRun } from './series.ts';
+import { unreadOf, type Unread } from './gaps.ts';
 import { besideOld } from './beside.ts';
 import {
   deadFinding,
@@ -15,10 +16,12 @@ import {
   missing,
   noiseFindings,
   travelFindings,
+  unreadFindings,
   type Dead,
   type Ends,
 } from './found.ts';
-import type { OhmPlace, Pass } from './types.ts';
+import type { OhmPlace, Pass, SweepReading } from './types.ts';
+import { passFrom, type SweptWay } from './way.ts';
 
 /** A step is a jump of more than this share of the span; common practice, no source. */
 const STEP = 0.05;
@@ -38,6 +41,8 @@ export interface SweepJudged {
   dropOuts: Dead[];
   /** Where it jumps and stays. */
   jumps: OhmPlace[];
+  /** Where the arm went on while nothing was read. */
+  unread: Unread[];
   /** Does it flicker on its way? */
   restless: boolean;
   /** Was there anything to hold its ends against? */
@@ -61,10 +66,8 @@ export interface Against {
  * @example judgeSweep(passes, { file: rail }).verdict.outcome // 'bad' with a dead spot
  */
 export function judgeSweep(given: readonly Pass[], { file, family, old }: Against): SweepJudged {
-  for (const { readings } of given)
-    for (const { ohms } of readings)
-      if (ohms !== null && !(ohms >= 0))
-        throw new InputError('ohms', String(ohms), 'a resistance, zero or more, or open');
+  const wrong = given.flatMap(({ readings }) => readings).find((reading) => !isResistance(reading));
+  if (wrong) throw new InputError('ohms', String(wrong.ohms), 'a resistance, zero or more, or open');
   const stops = stopsOf(file.sender, family);
   const passes = withoutBeyond(given, stops);
   const noise = noiseOf(passes);
@@ -77,6 +80,7 @@ export function judgeSweep(given: readonly Pass[], { file, family, old }: Agains
   const { dead, alone } = deadSpots(runs, { stops, near: Math.max(6 * noise, 0.01 * span) });
   const over = Math.max(6 * noise, STEP * span);
   const jumps = span > 0 ? jumpsOf(passes, over) : [];
+  const unread = span > 0 ? unreadOf(passes, STEP * span) : [];
   const flickers = span > 0 ? noiseFindings(noise / span) : [];
   const beside = old && !stops ? besideOld(ends, old, file) : null;
   const judged = {
@@ -85,6 +89,7 @@ export function judgeSweep(given: readonly Pass[], { file, family, old }: Agains
     dead: dead.map(placed),
     dropOuts: alone.map(placed),
     jumps,
+    unread,
     restless: flickers.length > 0,
     held: stops !== null || beside !== null,
   };
@@ -95,9 +100,35 @@ export function judgeSweep(given: readonly Pass[], { file, family, old }: Agains
     ...flickers,
     ...travelFindings(passes, { span, within }),
     ...(beside ?? endFindings(ends, { stops, span, swept })),
+    ...unreadFindings(unread),
     ...missing(given),
   ];
   return { ...judged, verdict: verdictOf(found, given.length) };
+}
+
+const isResistance = ({ ohms }: SweepReading): boolean => ohms === null || ohms >= 0;
+
+/** A way to be swept again before it is judged. */
+export interface SweepAgain {
+  /** Which. */
+  way: Pass['way'];
+  /** Where, and why: not known yet. */
+  verdict: Verdict;
+}
+
+/**
+ * Which way has to be swept again, because the readings stopped while the arm went on; null: none. A reading that is no
+ * resistance is said where the ways are judged.
+ *
+ * @example sweepAgain(ways, { file })?.way // 'up'
+ */
+export function sweepAgain(ways: readonly SweptWay[], against: Against): SweepAgain | null {
+  const passes = ways.map(passFrom);
+  const { unread } = passes.every(({ readings }) => readings.every(isResistance))
+    ? judgeSweep(passes, against)
+    : { unread: [] };
+  const [first] = unread;
+  return first ? { way: first.way, verdict: verdictFrom(unreadFindings(unread), { basis: commonPractice }) } : null;
 }
 
 /** Beyond twice the largest end the meter may say what it likes: it is open. */

@@ -1,4 +1,5 @@
 import { median, medianAbsoluteDeviation } from 'simple-statistics';
+import { lateIn } from './gaps.ts';
 import type { OhmPlace, Pass } from './types.ts';
 
 /** A MAD becomes a standard deviation by this factor where readings spread normally. */
@@ -81,7 +82,8 @@ export interface Jump extends OhmPlace {
 const BESIDE = 5;
 
 /**
- * Jumps beyond what the travel explains, that stay: a reading that only leaps out and back is noise.
+ * Jumps beyond what the travel explains, that stay: a reading that only leaps out and back is noise,
+ * and where the readings stopped meanwhile it may as well have travelled.
  *
  * @param over Ω beyond which a jump counts
  * @example jumpsOf(passes, 3)
@@ -89,9 +91,10 @@ const BESIDE = 5;
 export function jumpsOf(passes: readonly Pass[], over: number): Jump[] {
   return passes.flatMap(({ way, readings }) => {
     const found: Jump[] = [];
+    const late = lateIn(readings);
     for (let i = 1; i < readings.length; i++) {
       const [a, b] = [readings[i - 1]!.ohms, readings[i]!.ohms];
-      if (a === null || b === null) continue;
+      if (a === null || b === null || late[i]) continue;
       const before = steps(readings.slice(Math.max(0, i - 1 - BESIDE), i));
       const after = steps(readings.slice(i, i + 1 + BESIDE));
       const travel = median([...before, ...after, 0]);

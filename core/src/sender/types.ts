@@ -4,6 +4,8 @@ export interface SweepReading {
   ohms: number | null;
   /** Height of the float over its empty stop, mm, where somebody measured it. */
   mm?: number;
+  /** When it was read, s from the first of its way, where the meter says: a stretch that nobody read is no jump. */
+  seconds?: number;
 }
 
 /** One slow way of the arm from stop to stop. */

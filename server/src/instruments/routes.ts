@@ -10,6 +10,7 @@ import { Router, type Request, type Response } from 'express';
 import { notFound } from '../http/problem.ts';
 import type { Shelves } from '../jobs/shelves.ts';
 import type { Streams } from '../people/streams.ts';
+import { moments } from './moments.ts';
 import { readRemote, streamRemote } from './remote.ts';
 import { listed, readSources, sourceFor } from './sources.ts';
 
@@ -50,12 +51,12 @@ export function instrumentRoutes(
       throw new InputError('channel', channel, instrument.channels.map((c) => c.id).join(', '));
     return { id, kind: instrument.kind, channel, since: moment(request, 'since'), off: moment(request, 'off') };
   };
-  const read = async ({ id, kind, channel, since, off }: Asked, begun = Date.now()) => ({
+  const read = async ({ id, kind, channel, since, off }: Asked, at = Date.now()) => ({
     ...readInstrument(await stateOf(id), {
       kind,
       channelId: channel,
-      at: Date.now(),
-      since: since ?? begun,
+      at,
+      since: since ?? at,
       off,
       chance: Math.random,
     }),
@@ -93,24 +94,20 @@ export function instrumentRoutes(
     if (!from && !simulated) throw notFound('instrument');
     streams.add({ sessionID: request.sessionID, request, response });
     if (!from) {
+      // Who lost the line comes back with the moment at which it began: the arm is not at its stop again.
+      const again = Number(request.get('Last-Event-ID'));
+      const since = what.since ?? (Number.isInteger(again) && again > 0 ? again : Date.now());
       // Read once before the stream begins, so that a job that is not there is an error and not a silence.
-      const since = Date.now();
-      const first = await read(what, since);
-      const write = begun(response);
-      write(first);
-      let open = true;
-      request.on('close', () => (open = false));
-      const next = async (): Promise<void> => {
-        if (!open) return;
-        try {
-          write(await read(what, since));
-        } catch {
-          response.end();
-          return;
-        }
-        setTimeout(() => void next(), EVERY);
-      };
-      setTimeout(() => void next(), EVERY);
+      await stateOf(what.id);
+      const write = begun(response, since);
+      const gone = new AbortController();
+      request.on('close', () => gone.abort());
+      try {
+        for await (const at of moments({ begin: Date.now(), every: EVERY, signal: gone.signal }))
+          write(await read({ ...what, since }, at));
+      } catch {
+        response.end();
+      }
       return;
     }
     await stateOf(what.id);
@@ -137,12 +134,13 @@ function moment(request: Request, name: string): number | undefined {
   return at;
 }
 
-/** Begins a stream of events; what it returns writes one. */
-function begun(response: Response): (reading: unknown) => void {
+/** Begins a stream of events, each with this id where there is one; what it returns writes one. */
+function begun(response: Response, id?: number): (reading: unknown) => void {
   response.writeHead(200, {
     'Content-Type': 'text/event-stream',
     'Cache-Control': 'no-store',
     'X-Accel-Buffering': 'no',
   });
+  if (id !== undefined) response.write(`id: ${id}\n`);
   return (reading) => void response.write(`data: ${JSON.stringify(reading)}\n\n`);
 }

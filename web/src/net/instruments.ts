@@ -1,6 +1,6 @@
 import type { Channel, Instrument, InstrumentKind, Reading } from '@iron-cradle/core';
 import { useQuery } from '@tanstack/react-query';
-import { useEffect, useState } from 'react';
+import { useEffect, useEffectEvent, useState } from 'react';
 import { get } from './api.ts';
 
 /** A channel as this shop reads it. */
@@ -67,14 +67,25 @@ const asked = ({ channel, since, off }: ReadFrom): string =>
 export const readOnce = (from: ReadFrom): Promise<LiveReading> =>
   get<LiveReading>(`/jobs/${from.jobId}/instruments/${from.kind}?${asked(from)}`);
 
-/** A live reading while it is wanted; null until the first one comes, or while the server is away. */
-export function useLive({ on, ...from }: ReadFrom & { on: boolean }): LiveReading | null {
+/**
+ * A live reading while it is wanted; null until the first one comes, or while the server is away. `onReading` is told each of them:
+ * a screen that is busy shows only the newest of several.
+ */
+export function useLive({
+  on,
+  onReading,
+  ...from
+}: ReadFrom & { on: boolean; onReading?: (reading: LiveReading) => void }): LiveReading | null {
   const [heard, setHeard] = useState<{ of: string; reading: LiveReading } | null>(null);
   const of = `/api/jobs/${from.jobId}/instruments/${from.kind}/stream?${asked(from)}`;
+  const hear = useEffectEvent((reading: LiveReading) => {
+    setHeard({ of, reading });
+    onReading?.(reading);
+  });
   useEffect(() => {
     if (!on) return undefined;
     const source = new EventSource(of);
-    source.onmessage = (event) => setHeard({ of, reading: JSON.parse(String(event.data)) as LiveReading });
+    source.onmessage = (event) => hear(JSON.parse(String(event.data)) as LiveReading);
     // A page that is put aside gives its connection back.
     const rest = () => source.close();
     addEventListener('pagehide', rest);

@@ -15,15 +15,16 @@ export function useReadings(keep: string, jobId: string) {
   });
   // A reload goes on with the hold that stands, and does not begin another one.
   const [resumed, setResumed] = useState(began);
-  const live = useLive({ jobId, kind: 'tankGauge', channel: 'hold', on: from === 'gauge', since: resumed });
-  const [heard, setHeard] = useState(live);
-  if (live && live !== heard) {
-    setHeard(live);
-    if (live.value !== null) {
-      const pascals = siUnit(live.value, 'pressure', live.unit);
-      setHold((had) => oneMore(had, live.at, pascals));
-    }
-  }
+  const live = useLive({
+    jobId,
+    kind: 'tankGauge',
+    channel: 'hold',
+    on: from === 'gauge',
+    since: resumed,
+    onReading: ({ value, unit, at }) => {
+      if (value !== null) setHold((had) => oneMore(had, at, siUnit(value, 'pressure', unit)));
+    },
+  });
   return {
     readings,
     /** Where they come from while it stands; null: it does not. */

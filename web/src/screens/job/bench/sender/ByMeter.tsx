@@ -1,67 +1,49 @@
-import { readSweep, senderFamilies, writeSweep, type Piece, type Trace, type UnitPart } from '@iron-cradle/core';
-import { lazy, Suspense, useEffect, useState } from 'react';
+import {
+  readSweep,
+  senderFamilies,
+  sweepAgain,
+  writeSweep,
+  type Piece,
+  type SweptWay,
+  type Trace,
+  type UnitPart,
+} from '@iron-cradle/core';
+import { lazy, Suspense, useMemo, useState } from 'react';
 import { ErrorBoundary } from 'react-error-boundary';
 import { useJob } from '../../../../log/useJob.ts';
-import { useKept } from '../../../../log/useKept.ts';
-import { fromWhere, useChannel, useLive } from '../../../../net/instruments.ts';
+import { fromWhere, useChannel } from '../../../../net/instruments.ts';
 import { ReadingsTable } from '../../../../ui/ReadingsTable.tsx';
 import { SelectField } from '../../../../ui/SelectField.tsx';
+import { VerdictView } from '../../../../ui/VerdictView.tsx';
 import { charts } from '../../charts.ts';
+import { useSweep } from './useSweep.ts';
 
 const SweepChart = lazy(charts.sweep);
-
-type Way = 'up' | 'down';
-interface Pass {
-  way: Way;
-  ohms: (number | null)[];
-}
-
-/** A slow way takes a second at the stop, ten seconds, and a second at the other stop, ms. */
-const WAY = 12_400;
 
 /** Ohms one after the other: from the meter of this shop, or as a table from another one; beside them those of the one that came out. */
 export function ByMeter({ part }: { part: UnitPart }) {
   const { jobId, state, enter } = useJob();
   const meter = useChannel(jobId, 'multimeter', 'sweepUp');
-  const [passes, setPasses] = useKept<Pass[]>(`${jobId} sweep ${part.id}`, []);
-  const [going, setGoing] = useState<Pass | null>(null);
-  const [over, setOver] = useState(false);
+  const { passes, setPasses, going, live: reading, begin, end } = useSweep(`${jobId} sweep ${part.id}`, jobId);
   // Where the file says nothing of its ohms, somebody may know the family; nothing guesses it.
   const [family, setFamily] = useState<string | undefined>(undefined);
   const way = going?.way ?? null;
-  const reading = useLive({
-    jobId,
-    kind: 'multimeter',
-    channel: way === 'down' ? 'sweepDown' : 'sweepUp',
-    on: way !== null,
-  });
-  const [heard, setHeard] = useState(reading);
-  if (reading && reading !== heard && going) {
-    setHeard(reading);
-    setGoing({ ...going, ohms: [...going.ohms, reading.value] });
-  }
-  if (over) {
-    setOver(false);
-    if (going) setPasses([...passes, going]);
-    setGoing(null);
-  }
-  useEffect(() => {
-    if (!way) return undefined;
-    const end = setTimeout(() => setOver(true), WAY);
-    return () => clearTimeout(end);
-  }, [way]);
-  const begin = (next: Way) => setGoing({ way: next, ohms: [] });
   const all = going ? [...passes, going] : passes;
   const last = all.at(-1);
   const whole = passes.some((p) => p.way === 'up') && passes.some((p) => p.way === 'down');
-  const next: Way = last?.way === 'up' ? 'down' : 'up';
+  const again = useMemo(() => sweepAgain(passes, { file: state.vehicle, family }), [passes, state.vehicle, family]);
+  const next: SweptWay['way'] = again?.way ?? (last?.way === 'up' ? 'down' : 'up');
   const { now, old } = tracesOf(state.pieces[part.id] ?? []);
   const shown = all.length > 0 ? all : now;
   return (
     <>
       {last && (
         <p className="reading text-64 leading-none mid:text-104" data-live-sweep={way ?? 'stands'}>
-          {way && reading ? reading.text.replace(' Ω', '') : (last.ohms.at(-1) ?? 'open')}
+          {way && reading
+            ? reading.text.replace(' Ω', '')
+            : last.ohms.length === 0
+              ? '…'
+              : (last.ohms.at(-1) ?? 'open')}
           <span className="text-24">
             {' '}
             {way ? `Ω${reading ? fromWhere(reading) : ''}` : `Ω, ${last.way === 'up' ? 'at full' : 'at empty'}`}
@@ -75,18 +57,19 @@ export function ByMeter({ part }: { part: UnitPart }) {
           </Suspense>
         </ErrorBoundary>
       )}
+      {again && !way && (
+        <div data-unread={again.way}>
+          <VerdictView verdict={again.verdict} />
+        </div>
+      )}
       {way ? (
-        <button type="button" className="btn" data-action="sweep-stop" onClick={() => setOver(true)}>
+        <button type="button" className="btn" data-action="sweep-stop" onClick={end}>
           {way === 'up' ? 'Going up: at its full stop' : 'Going back: at its empty stop'}
         </button>
       ) : (
         meter && (
           <button type="button" className="btn" data-action={`sweep-${next}`} onClick={() => begin(next)}>
-            {passes.length === 0
-              ? `Sweep it with the meter${fromWhere(meter)}`
-              : next === 'up'
-                ? 'Once more, from empty up'
-                : 'Now back to empty'}
+            {passes.length === 0 ? `Sweep it with the meter${fromWhere(meter)}` : onward(next, last)}
           </button>
         )
       )}
@@ -118,6 +101,10 @@ export function ByMeter({ part }: { part: UnitPart }) {
     </>
   );
 }
+
+/** What the key says that begins the next way. */
+const onward = (next: SweptWay['way'], last: SweptWay | undefined): string =>
+  next === 'up' ? 'Once more, from empty up' : last?.way === 'down' ? 'Once more, from full back' : 'Now back to empty';
 
 /** How the one that goes back looked when it was swept, and the one that came out. */
 function tracesOf(pieces: readonly Piece[]): { now: readonly Trace[]; old: readonly Trace[] } {

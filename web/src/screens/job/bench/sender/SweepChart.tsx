@@ -1,3 +1,4 @@
+import { lateIn, passFrom, type SweptWay, type Trace } from '@iron-cradle/core';
 import type { ChartConfiguration } from 'chart.js';
 import { useMemo } from 'react';
 import { seriesOptions, uprightScale } from '../../../../drawings/chart/axes.ts';
@@ -7,37 +8,46 @@ import type { SeriesPoint } from '../../../../drawings/chart/series.ts';
 import { useChart, useInk } from '../../../../drawings/chart/useChart.ts';
 
 interface SweepChartProps {
-  passes: readonly { way: 'up' | 'down'; ohms: readonly (number | null)[] }[];
+  passes: readonly SweptWay[];
   /** Those of the one that came out, drawn quietly behind. */
-  old: readonly { way: 'up' | 'down'; ohms: readonly (number | null)[] }[];
+  old: readonly Trace[];
 }
 
-/** A pass that is still going fills the width by this many readings. */
-const USUAL = 30;
+/** A pass that is still going fills the width by this many readings, or s. */
+const USUAL = { readings: 30, seconds: 12 };
 
-/** Every pass over its travel, empty on the left, the way back in broken line: a gap is where it shows nothing. */
+/** What is drawn as a line. */
+type Drawn = Trace & { seconds?: readonly number[] };
+
+/** Every pass over its travel, empty on the left, the way back in broken line: a gap is where it shows nothing, or where nothing was read. */
 export default function SweepChart({ passes, old }: SweepChartProps) {
   const ink = useInk();
   const config = useMemo((): ChartConfiguration<'line', SeriesPoint[]> => {
-    const along = ({ way, ohms }: SweepChartProps['passes'][number], i: number) => {
-      const share = i / Math.max(ohms.length - 1, USUAL);
+    const along = ({ way, ohms, seconds }: Drawn, i: number) => {
+      const share = seconds
+        ? seconds[i]! / Math.max(seconds.at(-1)!, USUAL.seconds)
+        : i / Math.max(ohms.length - 1, USUAL.readings);
       return way === 'up' ? share : 1 - share;
     };
-    const lineIn = (pass: SweepChartProps['passes'][number], borderColor: string, borderWidth: number) => {
-      const points = pass.ohms.map((one, i) => ({ x: along(pass, i), y: one ?? Number.NaN }));
+    const pointsOf = (pass: Drawn) => pass.ohms.map((one, i) => ({ x: along(pass, i), y: one ?? Number.NaN }));
+    // Where the readings stopped there is no line.
+    const broken = (pass: SweptWay) => {
+      const late = lateIn(passFrom(pass).readings);
+      return pointsOf(pass).flatMap((point, i) => (late[i] ? [{ x: point.x, y: Number.NaN }, point] : [point]));
+    };
+    const lineIn = (way: Drawn['way'], points: SeriesPoint[], pen: { borderColor: string; borderWidth: number }) => {
       return {
         // Left to right, as the axis runs.
-        data: pass.way === 'up' ? points : points.reverse(),
-        borderColor,
-        borderWidth,
-        borderDash: pass.way === 'up' ? [] : [7, 4],
+        data: way === 'up' ? points : points.reverse(),
+        ...pen,
+        borderDash: way === 'up' ? [] : [7, 4],
         pointRadius: 0,
         spanGaps: false,
       };
     };
-    const lines = passes.map((pass) => lineIn(pass, ink.work, 3));
+    const lines = passes.map((pass) => lineIn(pass.way, broken(pass), { borderColor: ink.work, borderWidth: 3 }));
     // Broader than what lies on it, so that it shows where both run alike.
-    const behind = old.map((pass) => lineIn(pass, ink.quiet, 8));
+    const behind = old.map((pass) => lineIn(pass.way, pointsOf(pass), { borderColor: ink.quiet, borderWidth: 8 }));
     const opens = passes.flatMap((pass) =>
       pass.ohms.flatMap((one, i) => (one === null ? [{ x: along(pass, i), y: 0 }] : [])),
     );

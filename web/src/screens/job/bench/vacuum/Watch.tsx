@@ -3,6 +3,19 @@ import { useState } from 'react';
 import { useJob } from '../../../../log/useJob.ts';
 import { fromWhere, useChannel, useLive } from '../../../../net/instruments.ts';
 
+/** What was read since it began, ms since the epoch; null: nothing yet. */
+interface Watched {
+  readings: readonly VacuumReading[];
+  began: number | null;
+}
+
+const NOTHING: Watched = { readings: [], began: null };
+
+const oneMore = ({ readings, began }: Watched, at: number, kPa: number): Watched => {
+  const start = began ?? at;
+  return { readings: [...readings, [(at - start) / 1000, kPa]], began: start };
+};
+
 interface WatchProps {
   channel: 'tester' | 'against' | 'along' | 'line';
   label: string;
@@ -14,20 +27,18 @@ interface WatchProps {
 export function Watch({ channel, label, onWatched }: WatchProps) {
   const { jobId } = useJob();
   const pump = useChannel(jobId, 'vacuumPump', channel);
-  const [readings, setReadings] = useState<VacuumReading[]>([]);
-  const [began, setBegan] = useState<number | null>(null);
+  const [{ readings }, setWatched] = useState<Watched>(NOTHING);
   const [on, setOn] = useState(false);
   const [problem, setProblem] = useState<string | null>(null);
-  const live = useLive({ jobId, kind: 'vacuumPump', channel, on });
-  const [heard, setHeard] = useState(live);
-  if (live && live !== heard && on) {
-    setHeard(live);
-    if (live.value !== null) {
-      const start = began ?? live.at;
-      if (began === null) setBegan(start);
-      setReadings([...readings, [(live.at - start) / 1000, live.value]]);
-    }
-  }
+  useLive({
+    jobId,
+    kind: 'vacuumPump',
+    channel,
+    on,
+    onReading: ({ value, at }) => {
+      if (value !== null) setWatched((had) => oneMore(had, at, value));
+    },
+  });
   if (!pump) return null;
   const last = readings.at(-1);
   const done = () => {
@@ -48,8 +59,7 @@ export function Watch({ channel, label, onWatched }: WatchProps) {
         data-watch={`${channel} ${on ? 'on' : 'off'}`}
         onClick={() => {
           if (on) return done();
-          setReadings([]);
-          setBegan(null);
+          setWatched(NOTHING);
           setOn(true);
         }}
       >

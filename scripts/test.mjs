@@ -67,7 +67,8 @@ try {
   ensureModules();
   const { ensureProgram } = await import('./lib/debian.mjs');
   ensureProgram('MariaDB', ['mariadbd'], ['mariadb-server-core', 'mariadb-client-core']);
-  const chromium = ensureProgram('Chromium', ['chromium', 'chromium-browser'], ['chromium']);
+  const { ensureChromium } = await import('./lib/chromium.mjs');
+  ensureChromium();
   // Puts a certificate among those a browser trusts, for the test of a paired phone.
   const certutil = ensureProgram('certutil', ['certutil'], ['libnss3-tools']);
   const { ensureWeb } = await import('./lib/web.mjs');
@@ -87,7 +88,6 @@ try {
   if (!screens) await atOnce(cpus().length, checks, check);
   const env = {
     ...process.env,
-    CHROMIUM: chromium,
     CERTUTIL: certutil,
     ...(screens ? { SCREENS: inRoot('docs', 'screenshots') } : {}),
   };

@@ -19,8 +19,8 @@ const ARGS = [
 /** `home` is where the browser looks for what its person trusts. */
 export const launch = (userDataDir = profile(), home?: string): Promise<Browser> =>
   puppeteer.launch({
-    executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
-    headless: true,
+    executablePath: process.env.CHROMIUM || '/usr/bin/chromium-headless-shell',
+    headless: 'shell',
     userDataDir,
     args: ARGS,
     ...(home ? { env: { ...process.env, HOME: home } } : {}),
@@ -146,7 +146,7 @@ export class Person {
     try {
       await this.page.waitForFunction(
         (t) => document.body.innerText.replace(/\s+/g, ' ').toLowerCase().includes(t.toLowerCase()),
-        {},
+        { polling: 100 },
         text,
       );
     } catch (error) {

@@ -45,7 +45,19 @@ export default {
       testMatch: ['**/*.test.tsx'],
       testEnvironment: '<rootDir>/web/src/testing/environment.mjs',
     },
-    { ...common, displayName: 'server', roots: ['<rootDir>/server/test'], testMatch: ['**/*.test.ts'] },
-    { ...common, displayName: 'e2e', roots: ['<rootDir>/e2e'], testMatch: ['**/*.test.ts'] },
+    {
+      ...common,
+      displayName: 'server',
+      roots: ['<rootDir>/server/test'],
+      testMatch: ['**/*.test.ts'],
+      setupFilesAfterEnv: ['<rootDir>/scripts/patience.mjs'],
+    },
+    {
+      ...common,
+      displayName: 'e2e',
+      roots: ['<rootDir>/e2e'],
+      testMatch: ['**/*.test.ts'],
+      setupFilesAfterEnv: ['<rootDir>/scripts/patience.mjs'],
+    },
   ],
 };

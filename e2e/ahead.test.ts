@@ -5,6 +5,7 @@ import type { ElementHandle } from 'puppeteer-core';
 import { atWork } from './lib/atWork.ts';
 import { oneJob } from './lib/oneJob.ts';
 import { phone, wide, type Person } from './lib/browser.ts';
+import { until } from './lib/until.ts';
 
 let ines: Person;
 const work = atWork(wide);
@@ -39,7 +40,7 @@ describe('what lies ahead', () => {
       before,
     );
     expect((await ines.log('demo-van-9')).length).toBe(entries);
-  }, 60_000);
+  });
 
   test('a line that was measured is entered as an answer and known from then on', async () => {
     await ines.page.waitForSelector('[data-asked="line:vent"]');
@@ -49,7 +50,7 @@ describe('what lies ahead', () => {
     await ines.tapText('It lets 95 mm');
     await arrives('answer', answers);
     await ines.sees('known 95 mm');
-  }, 60_000);
+  });
 
   test('no way: the conflict by millimetres, and a change taken over with one tap makes one', async () => {
     await ines.go('/jobs/demo-minibus/drop');
@@ -63,7 +64,7 @@ describe('what lies ahead', () => {
     await ines.tapText('Close');
     // The plan goes on from there.
     await ines.page.waitForFunction(() => !document.body.textContent!.includes('holds it at'));
-  }, 60_000);
+  });
 });
 
 describe('the plan on one page', () => {
@@ -90,7 +91,7 @@ describe('the plan on one page', () => {
     const json = JSON.parse(saved.find((s) => s.name.includes('json'))!.text) as { down: unknown[]; caution: string };
     expect(json.down.length).toBeGreaterThan(1);
     expect(json.caution).toMatch(/service information/);
-  }, 40_000);
+  });
 });
 
 describe('the hang', () => {
@@ -111,7 +112,7 @@ describe('the hang', () => {
     await ines.sees('Pulls tight');
     await ines.sees('mm below home');
     await ines.tapText('Close');
-  }, 40_000);
+  });
 });
 
 describe('a photo bound to a line', () => {
@@ -136,19 +137,15 @@ describe('a photo bound to a line', () => {
     const entry = (await ines.log('demo-van-4')).filter((e) => e.kind === 'photo').at(-1)!;
     expect(entry.body.key).toBe(about);
     const file = String(entry.body.file);
-    const size = await ines.page.evaluate(async (id) => {
-      for (let i = 0; i < 50; i++) {
+    const sizeOf = () =>
+      ines.page.evaluate(async (id) => {
         const response = await fetch(`/api/jobs/demo-van-4/photos/${id}`);
-        if (response.ok) {
-          const picture = await createImageBitmap(await response.blob());
-          return [picture.width, picture.height];
-        }
-        await new Promise((r) => setTimeout(r, 100));
-      }
-      return null;
-    }, file);
-    expect(size).toEqual([1600, 800]);
-  }, 60_000);
+        if (!response.ok) return null;
+        const picture = await createImageBitmap(await response.blob());
+        return [picture.width, picture.height];
+      }, file);
+    expect(await until(sizeOf, (size) => size !== null)).toEqual([1600, 800]);
+  });
 
   test('what is no photo is refused in place, and nothing is entered', async () => {
     const path = join(tmpdir(), 'cradle-text.png');
@@ -158,7 +155,7 @@ describe('a photo bound to a line', () => {
     await (input as ElementHandle<HTMLInputElement>).uploadFile(path);
     await ines.sees('That is no picture this device can read');
     expect(await count('photo')).toBe(photos);
-  }, 30_000);
+  });
 });
 
 describe('this device', () => {
@@ -182,7 +179,7 @@ describe('this device', () => {
     }
     await ines.page.evaluate(() => localStorage.clear());
     await ines.page.setViewport(wide);
-  }, 90_000);
+  });
 
   test('a pedal’s forward is “all as said”', async () => {
     await ines.go('/jobs/demo-van-4/drop');
@@ -190,7 +187,7 @@ describe('this device', () => {
     const done = await count('stopDone');
     await ines.page.keyboard.press('PageDown');
     await arrives('stopDone', done);
-  }, 40_000);
+  });
 
   test('none of it threw an error', () => expect(ines.errors).toEqual([]));
 });

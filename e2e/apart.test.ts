@@ -41,4 +41,4 @@ test('two tablets that went apart: one reads what each says, and answers by keyb
     ['pose', null],
   ]);
   expect(ines.errors).toEqual([]);
-}, 60_000);
+});

@@ -11,7 +11,7 @@ const becomes = (part: string, want: string) =>
 /** One slow way of the arm: it ends by itself. */
 const sweep = async (way: 'up' | 'down') => {
   await ines.tap(`[data-action=sweep-${way}]`);
-  await ines.page.waitForSelector('[data-live-sweep=stands]', { timeout: 25_000 });
+  await ines.page.waitForSelector('[data-live-sweep=stands]');
 };
 
 test('a sender with a dead spot is found, swapped, swept, and the record says so', async () => {
@@ -58,7 +58,7 @@ test('a sender with a dead spot is found, swapped, swept, and the record says so
   await ines.go(`/jobs/${job}/record`);
   await ines.sees('level sender out: open at');
   await ines.sees('“sender, long arm”');
-}, 150_000);
+});
 
 test('a sender no file knows: doubted without its family, held against it once somebody names it', async () => {
   const job = 'demo-van-9';
@@ -80,7 +80,7 @@ test('a sender no file knows: doubted without its family, held against it once s
   await ines.tap('[data-action=sweep-judge]');
   await ines.arrives(job, 'swept', { family: '20 to 80' });
   await becomes('sender', 'good');
-}, 60_000);
+});
 
 test('where the readings stopped it is not judged by half: that way is swept again, on a phone', async () => {
   await ines.page.setViewport(phone);
@@ -112,7 +112,7 @@ test('where the readings stopped it is not judged by half: that way is swept aga
   await becomes('sender', 'good');
   expect(await ines.sideways()).toBeLessThanOrEqual(0);
   await ines.page.setViewport(wide);
-}, 60_000);
+});
 
 test('a whole new unit asks seal, index and ring; fitted in error, the old one is back with all that was said of it', async () => {
   const job = 'demo-pickup-7';
@@ -131,7 +131,7 @@ test('a whole new unit asks seal, index and ring; fitted in error, the old one i
   await ines.tap('[data-action=fit-unit-again]');
   await becomes('ring', 'good');
   await ines.sees('looked at: sound');
-}, 60_000);
+});
 
 test('by the needle alone: a tap where it jumps, up and back, on a phone', async () => {
   await ines.page.setViewport(phone);
@@ -142,7 +142,7 @@ test('by the needle alone: a tap where it jumps, up and back, on a phone', async
     await new Promise((resolve) => setTimeout(resolve, at === 4_000 ? 4_000 : 11_600));
     await ines.tap('[data-action=jumps]');
   }
-  await ines.page.waitForSelector('[data-action=needle-judge]', { timeout: 20_000 });
+  await ines.page.waitForSelector('[data-action=needle-judge]');
   await ines.tap('[data-action=needle-judge]');
   await ines.arrives('demo-pickup-2', 'swept');
   await ines.page.waitForFunction(() =>
@@ -152,7 +152,7 @@ test('by the needle alone: a tap where it jumps, up and back, on a phone', async
   );
   expect(await ines.sideways()).toBeLessThanOrEqual(0);
   await ines.page.setViewport(wide);
-}, 60_000);
+});
 
 test('a weak pump whose hose inside is split: run, hose swapped, run again; bad figures stay typed', async () => {
   const job = 'demo-van-4';
@@ -176,7 +176,7 @@ test('a weak pump whose hose inside is split: run, hose swapped, run again; bad 
   await ines.tap('[data-action=run-on]');
   await ines.page.waitForFunction(
     () => parseInt(document.querySelector('[data-live-run=runs]')?.nextElementSibling?.textContent ?? '', 10) >= 10,
-    { timeout: 30_000 },
+    {},
   );
   await ines.tap('[data-action=run-off]');
   await ines.page.waitForSelector('[data-live-run=stands]');
@@ -211,7 +211,7 @@ test('a weak pump whose hose inside is split: run, hose swapped, run again; bad 
   await ines.tap('[data-action=run-enter]');
   await ines.page.waitForSelector('[data-part-of-unit=pump]:not([data-outcome=bad])');
   await ines.sees('it delivers what it is rated for');
-}, 90_000);
+});
 
 test('which thread is it, without a job: what seals first, size and pitch, and what it must never meet', async () => {
   await ines.go('/vehicles');
@@ -230,7 +230,7 @@ test('which thread is it, without a job: what seals first, size and pitch, and w
   await ines.page.waitForSelector('[data-thread="7/16-20 flare"]');
   await ines.type('Across the tops', '0.5 mm');
   await ines.sees('Expected 2 to 60 mm');
-}, 30_000);
+});
 
 test('at 200 % text on a phone every part stands beside its name', async () => {
   await ines.page.setViewport(phone);
@@ -243,11 +243,11 @@ test('at 200 % text on a phone every part stands beside its name', async () => {
   expect(await ines.sideways()).toBeLessThanOrEqual(0);
   await ines.page.evaluate(() => localStorage.setItem('cradle-text', '100'));
   await ines.page.setViewport(wide);
-}, 30_000);
+});
 
 test('nobody is kept from the bench: no serious fault on it, and nothing threw', async () => {
   await ines.go('/jobs/demo-van-4/bench');
   await ines.tap('[data-part-of-unit=pump]');
   expect(await ines.seriousFaults()).toEqual([]);
   expect(ines.errors).toEqual([]);
-}, 30_000);
+});

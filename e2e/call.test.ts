@@ -25,7 +25,7 @@ describe('the call', () => {
     await ines.page.waitForSelector('[data-question="slack vent"]', { hidden: true });
     await ines.arrives('demo-van-9', 'answer', { question: 'slack', of: 'vent', value: 'short' });
     expect(await asked()).not.toContain('slack vent');
-  }, 30_000);
+  });
 
   test('a line is measured with a string: too short says so; over a rail it pulls tight at 126 mm', async () => {
     await ines.tap('[data-action=take-back]');
@@ -42,7 +42,7 @@ describe('the call', () => {
     // √((350 − √(100² + 20²))² − 200²) − 20 = 126.68, worked by hand.
     await ines.tapText('It pulls tight at 126 mm');
     await ines.arrives('demo-van-9', 'answer', { question: 'slack', of: 'vent', value: 126 });
-  }, 30_000);
+  });
 
   test('the ways in stand beside each other, each with what it costs or why not', async () => {
     await ines.tap('button[aria-label^="why: Drop it"]');
@@ -50,7 +50,7 @@ describe('the call', () => {
     for (const way of ['Lower the tank', 'Lift or slide the bed', 'Through the hatch', 'Part-way down'])
       expect(text).toContain(way);
     expect(text).toMatch(/off and back: /);
-  }, 30_000);
+  });
 
   test('what is not here could stop the job; what came short in the kit says so', async () => {
     await ines.tap('[data-action=needed]');
@@ -62,7 +62,7 @@ describe('the call', () => {
     await ines.sees('battery negative off, key out');
     await ines.tapText('Close');
     await ines.sees('M10 strap studs and nuts not here');
-  }, 30_000);
+  });
 });
 
 describe('a vehicle nobody measured', () => {
@@ -74,25 +74,21 @@ describe('a vehicle nobody measured', () => {
     'In the wing',
     'In the floor',
     'Loose on pads',
-  ])(
-    '%s: a few taps to a call with kilograms, hours and a way down',
-    async (mounting) => {
-      await ines.go('/next');
-      await ines.tapText(mounting);
-      await ines.tapText('Pump');
-      await ines.tapText('Gauge lies');
-      await ines.tapText('The call');
-      await ines.sees('Ask the vehicle');
-      const text = await ines.text();
-      expect(text).toMatch(/Drop it: [\d.]+ h|Drop it: \d+ min/);
-      expect(text).toMatch(/\d+ ?drained/);
-      await ines.arrives(ines.jobId(), 'opened');
-      expect((await ines.log(ines.jobId())).map((e) => e.kind)).toEqual(['opened']);
-      await ines.go(`/jobs/${ines.jobId()}/drop`);
-      await ines.page.waitForSelector('[data-tank], figure, [aria-label="now"]');
-    },
-    30_000,
-  );
+  ])('%s: a few taps to a call with kilograms, hours and a way down', async (mounting) => {
+    await ines.go('/next');
+    await ines.tapText(mounting);
+    await ines.tapText('Pump');
+    await ines.tapText('Gauge lies');
+    await ines.tapText('The call');
+    await ines.sees('Ask the vehicle');
+    const text = await ines.text();
+    expect(text).toMatch(/Drop it: [\d.]+ h|Drop it: \d+ min/);
+    expect(text).toMatch(/\d+ ?drained/);
+    await ines.arrives(ines.jobId(), 'opened');
+    expect((await ines.log(ines.jobId())).map((e) => e.kind)).toEqual(['opened']);
+    await ines.go(`/jobs/${ines.jobId()}/drop`);
+    await ines.page.waitForSelector('[data-tank], figure, [aria-label="now"]');
+  });
 });
 
 describe('the quote', () => {
@@ -135,7 +131,7 @@ describe('the quote', () => {
         .split('\n')
         .map((l) => (JSON.parse(l) as { what: string }).what),
     ).toContain('ring seal');
-  }, 60_000);
+  });
 
   test('what the owner said is an entry, with who, how and when', async () => {
     await ines.tap('[data-action=approval]');
@@ -147,7 +143,7 @@ describe('the quote', () => {
     await ines.page.waitForSelector('[data-approval=yes]');
     await ines.arrives('demo-van-4', 'approval', { answer: 'yes', who: 'Harbour office' });
     expect((await ines.log('demo-van-4')).filter((e) => e.kind === 'approval')).toHaveLength(1);
-  }, 30_000);
+  });
 });
 
 test('none of it threw an error', () => expect(ines.errors).toEqual([]));

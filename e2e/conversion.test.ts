@@ -26,7 +26,7 @@ test('the ring comes open by the gentlest rung, the unit is built up from below'
   for (const step of steps.slice(1)) await ines.tap(`[data-build="${step}"]`);
   await ines.page.waitForSelector('[data-built=good]');
   expect(await ines.sideways()).toBeLessThanOrEqual(0);
-}, 90_000);
+});
 
 test('a pick-up is cut clear of the float, a hole waits for the room above it, the needle means other litres', async () => {
   const { ines } = work;
@@ -70,4 +70,4 @@ test('a pick-up is cut clear of the float, a hole waits for the room above it, t
   await ines.sees('are still there');
   expect(await ines.sideways()).toBeLessThanOrEqual(0);
   expect(await ines.seriousFaults()).toEqual([]);
-}, 120_000);
+});

@@ -6,6 +6,7 @@ import { shopKey } from '../server/src/sealing/key.ts';
 import { atWork } from './lib/atWork.ts';
 import { renamed } from './lib/files.ts';
 import { cutOff, phone, signedIn, wide } from './lib/browser.ts';
+import { until } from './lib/until.ts';
 
 /** Who belongs here: a job sealed by another shop, a PIN changed, a lost tablet ended by the lead, somebody who works here no more. */
 const work = atWork(wide);
@@ -51,7 +52,7 @@ test('a job that another shop sealed is told apart until the lead has compared i
   await says('broughtIn');
   await marit.sees('sealed by Third Street');
   expect(marit.errors).toEqual([]);
-}, 60_000);
+});
 
 test('one changes one’s own PIN with the old one; a wrong one says so and loses nothing', async () => {
   const { ines } = work;
@@ -74,7 +75,7 @@ test('one changes one’s own PIN with the old one; a wrong one says so and lose
   await ines.tapText('Sign out');
   await ines.signIn('Ines', '97531');
   await ines.page.setViewport(wide);
-}, 60_000);
+});
 
 test('what somebody heard on a device leaves with them', async () => {
   const { browser, shop } = work;
@@ -91,21 +92,17 @@ test('what somebody heard on a device leaves with them', async () => {
           };
         }),
     );
-  const until = async (fits: (text: string) => boolean) => {
-    for (let i = 0; i < 100 && !fits(await heard()); i++) await new Promise((resolve) => setTimeout(resolve, 100));
-    return heard();
-  };
   await bo.go('/');
   await bo.sees('Van 4');
-  expect(await until((text) => text.includes('Van 4'))).toContain('Van 4');
+  expect(await until(heard, (text) => text.includes('Van 4'))).toContain('Van 4');
   await bo.tapText('sign out');
   await bo.sees('Who is working?');
-  const left = await until((text) => !text.includes('Van 4'));
+  const left = await until(heard, (text) => !text.includes('Van 4'));
   expect(left).not.toContain('Van 4');
   // Who works here stays: the next one is asked who they are.
   expect(left).toContain('Marit');
   await bo.page.close();
-}, 60_000);
+});
 
 test('a lost tablet is ended: it asks to sign in; what it had not delivered is listed, not entered', async () => {
   const { browser, shop, ines } = work;
@@ -141,7 +138,7 @@ test('a lost tablet is ended: it asks to sign in; what it had not delivered is l
   expect(names.length).toBe(2);
   expect(names.join()).not.toContain('Bo');
   expect([...marit.errors, ...bo.errors]).toEqual([]);
-}, 90_000);
+});
 
 test('a sign-in that was locked stays so through a reload; the PIN opens it where one was', async () => {
   const { ines } = work;
@@ -161,4 +158,4 @@ test('a sign-in that was locked stays so through a reload; the PIN opens it wher
   await ines.page.waitForSelector('[data-locked]', { hidden: true });
   await ines.sees('Sign out');
   await ines.page.setViewport(wide);
-}, 60_000);
+});

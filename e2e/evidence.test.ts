@@ -31,7 +31,7 @@ test('on a phone: dirty at both ends of the filter holds the job until lines and
   await reach('good');
   expect(await ines.sideways()).toBeLessThanOrEqual(0);
   expect(await ines.seriousFaults()).toEqual([]);
-}, 120_000);
+});
 
 test('only a laboratory proves it, of a sample whose seal was whole in every hand; the record says all of it', async () => {
   const { ines } = work;
@@ -63,4 +63,4 @@ test('only a laboratory proves it, of a sample whose seal was whole in every han
   await ines.go(`/jobs/${JOB}/record`);
   await ines.sees('harbour laboratory, 4411: slime');
   await ines.sees('it went past the filter'.slice(3));
-}, 120_000);
+});

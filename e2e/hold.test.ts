@@ -5,8 +5,7 @@ import { phone, wide } from './lib/browser.ts';
 const work = atWork(wide);
 const JOB = 'demo-pickup-2';
 
-const outcome = (want: string, timeout = 20_000) =>
-  work.ines.page.waitForSelector(`[data-hold-outcome=${want}]`, { timeout });
+const outcome = (want: string) => work.ines.page.waitForSelector(`[data-hold-outcome=${want}]`);
 const rowSays = (want: string) => work.ines.page.waitForSelector(`[data-action=hold][data-outcome=${want}]`);
 /** A table of a hold: √p falls by so much a second. */
 const table = (fall: number, ...wrong: string[]) => [
@@ -23,7 +22,7 @@ test('a tank with a hole is found to leak by the gauge, soap says where, and it 
   await ines.tapText('Aired');
   await ines.tap('[data-action=hold-begin]');
   await outcome('unknown');
-  await outcome('bad', 60_000);
+  await outcome('bad');
   await ines.sees('It leaks');
   await ines.tap('[data-soap="front seam"]');
   await ines.arrives(JOB, 'finding', { what: 'bubbles: front seam', verdict: 'bad' });
@@ -31,7 +30,7 @@ test('a tank with a hole is found to leak by the gauge, soap says where, and it 
   await ines.arrives(JOB, 'held');
   await ines.tapText('Back to the unit');
   await rowSays('bad');
-}, 120_000);
+});
 
 test('a table with a word in it says line and column and takes nothing; a good one is judged, entered, and answers the leak', async () => {
   const { ines } = work;
@@ -49,7 +48,7 @@ test('a table with a word in it says line and column and takes nothing; a good o
   await ines.go(`/jobs/${JOB}/record`);
   await ines.sees('held: it falls faster than through a hole of 0.51 mm');
   await ines.sees('held: tighter than a hole of 0.51 mm');
-}, 60_000);
+});
 
 test('typed on a phone: each reading at its moment; nothing is said before there is enough', async () => {
   const { ines } = work;
@@ -66,7 +65,7 @@ test('typed on a phone: each reading at its moment; nothing is said before there
   await ines.tap('[data-action=hold-drop]');
   await ines.stands('[data-action=hold-typed]');
   await ines.page.setViewport(wide);
-}, 60_000);
+});
 
 test('a valve gone inside is searched for until it is found; a tester nobody proved says nothing', async () => {
   const { ines } = work;
@@ -89,7 +88,7 @@ test('a valve gone inside is searched for until it is found; a tester nobody pro
   await ines.tap('[data-search="filter found"]');
   await ines.arrives(JOB, 'searched', { place: 'filter', told: 'found' });
   await ines.page.waitForSelector('[data-search]', { hidden: true });
-}, 60_000);
+});
 
 test('a hold that stands outlives a reload: the same one goes on, none is begun anew', async () => {
   const { ines } = work;
@@ -125,7 +124,7 @@ test('a hold that stands outlives a reload: the same one goes on, none is begun 
     first,
   );
   await ines.tap('[data-action=hold-drop]');
-}, 60_000);
+});
 
 test('the vacuum pump watched: it proves itself, and the valve by what it shows', async () => {
   const { ines } = work;
@@ -142,4 +141,4 @@ test('the vacuum pump watched: it proves itself, and the valve by what it shows'
   await ines.page.waitForSelector(
     '::-p-xpath(//fieldset[contains(legend, "The tester")]//button[@data-state="on"][contains(., "It held")])',
   );
-}, 60_000);
+});

@@ -38,7 +38,7 @@ test('a breather with a dip: drawn by the keyboard, found, raised until it falls
   await ines.tap('[data-action=hose-done]');
   await outcome('line:breather', 'good');
   expect(await debts()).toBe(3);
-}, 60_000);
+});
 
 test('on a phone: a print too weak for the engine, the two that get forgotten, a clamp that does not close; owed until it is good', async () => {
   const { ines } = work;
@@ -82,7 +82,7 @@ test('on a phone: a print too weak for the engine, the two that get forgotten, a
   await ines.sees('clamp, hose and pipe suit each other');
   expect(await ines.sideways()).toBeLessThanOrEqual(0);
   expect(await ines.seriousFaults()).toEqual([]);
-}, 90_000);
+});
 
 test('what is cut from which coil; a reload loses nothing', async () => {
   const { ines } = work;
@@ -103,4 +103,4 @@ test('what is cut from which coil; a reload loses nothing', async () => {
   await ines.page.reload({ waitUntil: 'load' });
   await ines.page.waitForSelector('[data-cut=whole]');
   expect(await ines.page.$eval('[data-cut]', (e) => (e as unknown as { innerText: string }).innerText)).toBe(said);
-}, 60_000);
+});

@@ -24,7 +24,7 @@ describe('readings become entries', () => {
     const note = String((await ines.log(JOB)).at(-1)!.body.text);
     expect(note).toMatch(/^scan tool: \d+ codes stored, simulated$/);
     await ines.tap(inDialog('Close'));
-  }, 30_000);
+  });
 
   test('the multimeter answers a quick test, and the test is judged by it', async () => {
     await ines.go('/jobs/demo-van-4/plan');
@@ -39,7 +39,7 @@ describe('readings become entries', () => {
     expect(Number(said.body.value)).toBeGreaterThan(0.05);
     expect(Number(said.body.value)).toBeLessThan(0.3);
     await ines.sees('the feed wire is sound under load');
-  }, 30_000);
+  });
 
   test('the gas meter is noted at the air', async () => {
     await ines.go(`/jobs/${JOB}/safe`);
@@ -54,7 +54,7 @@ describe('readings become entries', () => {
       before,
     );
     expect(String((await ines.log(JOB)).at(-1)!.body.text)).toMatch(/gas meter \d+ % of the lower limit, simulated/);
-  }, 30_000);
+  });
 
   test('the scale weighs the tank with what is in it: a witness of its own source', async () => {
     await ines.go(`/jobs/${JOB}/drain`);
@@ -65,14 +65,14 @@ describe('readings become entries', () => {
     expect(await numberOf('fuelWitness', 'reading')).toBeGreaterThan(9);
     expect(await numberOf('fuelWitness', 'reading')).toBeLessThan(20 + 130 * 0.775);
     await ines.sees('2 witnesses');
-  }, 30_000);
+  });
 
   test('the scan tool’s level is one witness with the gauge; the percent is a share', async () => {
     await ines.tap('[data-witness=scan]');
     await take('scanTool');
     await ines.arrives(JOB, 'fuelWitness', { witness: 'scan' });
     expect(await numberOf('fuelWitness', 'reading')).toBeLessThanOrEqual(1);
-  }, 30_000);
+  });
 
   test('the flow counter’s litres stand in the can before anything is typed', async () => {
     await ines.tap('[data-way=ownPump]');
@@ -92,7 +92,7 @@ describe('readings become entries', () => {
     await ines.tapText('Pump runs dry');
     await ines.arrives(JOB, 'fuelWitness', { witness: 'ranDry' });
     await ines.arrives(JOB, 'fuelWitness', { witness: 'bursts' });
-  }, 40_000);
+  });
 });
 
 describe('the drawn tank', () => {
@@ -112,7 +112,7 @@ describe('the drawn tank', () => {
     await ines.tap('button[aria-label^="half a degree less, front down"]');
     await ines.tap('button[aria-label^="half a degree less, front down"]');
     expect(await outline()).toBe(side);
-  }, 30_000);
+  });
 
   test('says from which tilt on fuel stands at an open port', async () => {
     expect(await ines.text()).toMatch(/fuel stands at the [a-z ]+ from \d+° down to the (front|rear) on/);
@@ -130,7 +130,7 @@ describe('gate 2 at the jack', () => {
     await ines.sees('25 to 63 cm');
     await ines.type('Hands in front of the ankles', '30');
     await ines.sees('lifting index');
-  }, 30_000);
+  });
 
   test('the pad stands under the middle of the weight; a jack too small says so', async () => {
     await ines.tapText('jack');
@@ -160,7 +160,7 @@ describe('gate 2 at the jack', () => {
     await ines.go(`/jobs/${JOB}/quote`);
     await ines.sees('price of an hour');
     await ines.sees('no sum yet');
-  }, 60_000);
+  });
 });
 
 test('none of it threw an error', () => expect(ines.errors).toEqual([]));

@@ -33,4 +33,4 @@ test('minutes of those who were on it stand in the call, the length of a hose be
   const job = `/jobs/${ines.jobId()}`;
   await ines.go(`${job}/bench?hoses=line:breather`);
   await ines.sees('On this vehicle: 420 mm long on the job before');
-}, 60_000);
+});

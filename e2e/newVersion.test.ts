@@ -13,12 +13,12 @@ beforeAll(async () => {
   cpSync(join(import.meta.dirname, '../web/dist'), web, { recursive: true });
   shop = await openShop({ env: { WEB_ROOT: web } });
   browser = await launch();
-}, 60_000);
+});
 afterAll(async () => {
   await browser?.close();
   await shop?.stop();
   rmSync(web, { recursive: true, force: true });
-}, 30_000);
+});
 
 const wait = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));
 /** As a link of the application does it: no page is loaded anew. */
@@ -51,7 +51,6 @@ test('it is laid by while anybody is in a job, and taken over between jobs', asy
   await within(other.page, '/');
   await ines.page.waitForFunction(async () => !(await navigator.serviceWorker.getRegistration())?.waiting, {
     polling: 200,
-    timeout: 20_000,
   });
   // Whichever asked for it is loaded anew, and stands where it was.
   await Promise.any(
@@ -60,4 +59,4 @@ test('it is laid by while anybody is in a job, and taken over between jobs', asy
   await ines.sees('Vehicles');
   await other.sees('Vehicles');
   expect([...ines.errors, ...other.errors]).toEqual([]);
-}, 90_000);
+});

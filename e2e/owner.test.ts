@@ -16,7 +16,7 @@ test('parked with every open end capped and listed, its tag says do not fill', a
   await ines.page.waitForSelector('[data-label=do-not-fill]');
   await ines.sees('owner decides: the tank shop');
   expect(await ines.sideways()).toBeLessThanOrEqual(0);
-}, 60_000);
+});
 
 test('the owner says yes to one and no to another; what was agreed is owed until it is done, and answers what was found', async () => {
   const { ines } = work;
@@ -51,7 +51,7 @@ test('the owner says yes to one and no to another; what was agreed is owed until
   await ines.go(`/jobs/${JOB}/record`);
   await ines.sees('agreed by the farmer, by telephone; done');
   await ines.sees('declined by the farmer');
-}, 120_000);
+});
 
 test('a spark is asked for, and what is wet or near says no', async () => {
   const { ines } = work;
@@ -63,4 +63,4 @@ test('a spark is asked for, and what is wet or near says no', async () => {
   await ines.tap('::-p-xpath(//*[@data-hand="spark"]//button[@data-action="spark"])');
   await ines.page.waitForSelector('[data-spark=bad]');
   await ines.sees('it has held fuel');
-}, 60_000);
+});

@@ -34,13 +34,13 @@ function trust(pem: string): void {
 beforeAll(async () => {
   shop = await openShop({ lan: true, host: '0.0.0.0' });
   stranger = await launch();
-}, 60_000);
+});
 afterAll(async () => {
   await stranger?.close();
   await paired?.close();
   await shop?.stop();
   rmSync(home, { recursive: true, force: true });
-}, 30_000);
+});
 
 const secure = () => `https://${host ?? '127.0.0.1'}:${shop.httpsPort}`;
 const plain = () => `http://${host ?? '127.0.0.1'}:${shop.port}`;
@@ -55,12 +55,12 @@ test('the pairing page: its code leads a phone back to it, its link to https; re
   expect(await visitor.page.$eval('a[href^="https:"]', (a) => a.getAttribute('href'))).toBe(`${secure()}/`);
   expect(await visitor.sideways()).toBe(0);
   expect(await visitor.seriousFaults()).toEqual([]);
-}, 40_000);
+});
 
 test('a browser that does not trust the shop’s authority is stopped', async () => {
   const visitor = await Person.at(stranger, secure(), phone);
   await expect(visitor.page.goto(secure())).rejects.toThrow(/ERR_CERT_AUTHORITY_INVALID/);
-}, 40_000);
+});
 
 test('one that trusts it has a secure page: worker, locks, wake lock and camera are there', async () => {
   trust(await (await fetch(`${shop.base}/pair/authority.crt`)).text());
@@ -76,7 +76,7 @@ test('one that trusts it has a secure page: worker, locks, wake lock and camera 
     hashes: Boolean(crypto.subtle),
   }));
   expect(has).toEqual({ secure: true, worker: true, locks: true, wakeLock: true, camera: true, hashes: true });
-}, 60_000);
+});
 
 test('from it the work is done, and goes on while the server is away', async () => {
   await bo.go('/jobs/demo-van-4/drop');
@@ -97,11 +97,11 @@ test('from it the work is done, and goes on while the server is away', async () 
   await bo.sees('1 entry is kept here');
   await bo.page.waitForSelector('[data-action=as-said]');
   await shop.start();
-  await bo.page.waitForSelector('[data-band=away]', { hidden: true, timeout: 20_000 });
+  await bo.page.waitForSelector('[data-band=away]', { hidden: true });
   await bo.page.waitForFunction(
     async (n) =>
       ((await (await fetch('/api/jobs/demo-van-4/entries')).json()) as { entries: unknown[] }).entries.length > n,
     { polling: 200 },
     stops + 1,
   );
-}, 90_000);
+});

@@ -1,13 +1,14 @@
 import type { Entry } from '@iron-cradle/core';
 import { launch, Person, phone } from './lib/browser.ts';
 import { openShop, otherAddress, type Shop } from './lib/server.ts';
+import { until } from './lib/until.ts';
 
 let shop: Shop;
 
 beforeAll(async () => {
   shop = await openShop({ host: '0.0.0.0' });
-}, 60_000);
-afterAll(() => shop?.stop(), 30_000);
+});
+afterAll(() => shop?.stop());
 
 const wait = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));
 const entries = async (person: Person, jobId: string): Promise<Entry[]> =>
@@ -34,17 +35,16 @@ test('over plain http on a name that is not loopback everything works but what n
     await ines.tapText('The call');
     await ines.sees('Record the complaint');
     const jobId = ines.jobId();
-    for (let i = 0; i < 40; i++) {
-      const found = await ines.page.evaluate(async (id) => (await fetch(`/api/jobs/${id}/entries`)).status, jobId);
-      if (found === 200) break;
-      await wait(100);
-    }
+    await until(
+      () => ines.page.evaluate(async (id) => (await fetch(`/api/jobs/${id}/entries`)).status, jobId),
+      (status) => status === 200,
+    );
     expect((await entries(ines, jobId))[0]!.kind).toBe('opened');
     expect(ines.errors).toEqual([]);
   } finally {
     await other.close();
   }
-}, 40_000);
+});
 
 test('over plain http with the network gone altogether every station opens, and the first tap is kept and delivered', async () => {
   const other = await launch();
@@ -87,10 +87,12 @@ test('over plain http with the network gone altogether every station opens, and 
     await ines.page.waitForSelector('[data-band=away]');
     await ines.sees('1 entry is kept here');
     await page.setOfflineMode(false);
-    await ines.page.waitForSelector('[data-band=away]', { hidden: true, timeout: 20_000 });
-    for (let i = 0; i < 60 && (await entries(ines, 'demo-van-9')).at(-1)?.kind !== 'fuelWitness'; i++) await wait(100);
-    expect((await entries(ines, 'demo-van-9')).at(-1)).toMatchObject({ kind: 'fuelWitness' });
+    await ines.page.waitForSelector('[data-band=away]', { hidden: true });
+    await until(
+      () => entries(ines, 'demo-van-9'),
+      (all) => all.at(-1)?.kind === 'fuelWitness',
+    );
   } finally {
     await other.close();
   }
-}, 60_000);
+});

@@ -24,52 +24,40 @@ const table = (seconds: number, fall: number) => [
   's;Pa',
   ...Array.from({ length: seconds }, (_, i) => `${i};${((58 - fall * i) ** 2).toFixed(0)}`),
 ];
-const outcome = (want: string) => work.ines.page.waitForSelector(`[data-hold-outcome=${want}]`, { timeout: 20_000 });
+const outcome = (want: string) => work.ines.page.waitForSelector(`[data-hold-outcome=${want}]`);
 
 describe('joint by joint', () => {
-  step(
-    'a job that came home is opened at Prove',
-    async () => {
-      const { ines } = work;
-      await ines.go('/');
-      await homeAgain(ines, JOB);
-      await ines.go(`/jobs/${JOB}/prove`);
-      await ines.sees('still owed');
-      await ines.type('Litres put in', '12 L');
-      await ines.tap('[data-action=fill]');
-      await ines.arrives(JOB, 'fill', { litres: 12 });
-    },
-    60_000,
-  );
+  step('a job that came home is opened at Prove', async () => {
+    const { ines } = work;
+    await ines.go('/');
+    await homeAgain(ines, JOB);
+    await ines.go(`/jobs/${JOB}/prove`);
+    await ines.sees('still owed');
+    await ines.type('Litres put in', '12 L');
+    await ines.tap('[data-action=fill]');
+    await ines.arrives(JOB, 'fill', { litres: 12 });
+  });
 
-  step(
-    'a clamp that weeps is named, owed, mended and seen dry',
-    async () => {
-      const { ines } = work;
-      await ines.tap('[data-check=wiped]');
-      await ines.tap('[data-check=wet]');
-      await joint('return', 'weeps');
-      await ines.sees('it weeps');
-      await ines.sees('pressure off:');
-      await ines.page.waitForSelector('[data-owed="joint:line:return"]');
-      expect(await owes('it weeps')).toBe(true);
-      await joint('return', 'dry');
-      await joint('feed', 'dry');
-      await ines.page.waitForFunction(() => !document.querySelector('[data-owed="joint:line:return"]'));
-    },
-    40_000,
-  );
+  step('a clamp that weeps is named, owed, mended and seen dry', async () => {
+    const { ines } = work;
+    await ines.tap('[data-check=wiped]');
+    await ines.tap('[data-check=wet]');
+    await joint('return', 'weeps');
+    await ines.sees('it weeps');
+    await ines.sees('pressure off:');
+    await ines.page.waitForSelector('[data-owed="joint:line:return"]');
+    expect(await owes('it weeps')).toBe(true);
+    await joint('return', 'dry');
+    await joint('feed', 'dry');
+    await ines.page.waitForFunction(() => !document.querySelector('[data-owed="joint:line:return"]'));
+  });
 
-  step(
-    'a filler seen dry over twelve litres is not proved',
-    async () => {
-      const { ines } = work;
-      await joint('filler', 'dry');
-      await ines.sees('nothing stood behind it');
-      expect(await owes('nothing stood behind it')).toBe(true);
-    },
-    20_000,
-  );
+  step('a filler seen dry over twelve litres is not proved', async () => {
+    const { ines } = work;
+    await joint('filler', 'dry');
+    await ines.sees('nothing stood behind it');
+    expect(await owes('nothing stood behind it')).toBe(true);
+  });
 });
 
 describe('held at home instead of a full tank', () => {
@@ -84,22 +72,18 @@ describe('held at home instead of a full tank', () => {
     await work.ines.type('How warm at the end', celsius);
   };
 
-  step(
-    'a minute without a thermometer over petrol decides nothing, and says so',
-    async () => {
-      const { ines } = work;
-      await ines.tap('[data-action=hold]');
-      await ines.sees('not feed, return or what stands under the fuel');
-      await ines.chooseTable(table(64, 0.004));
-      await outcome('unknown');
-      await ines.stands('[data-action=let-out][aria-disabled]');
-      await ines.tapText('It stood');
-      await outcome('unknown');
-      await ines.sees('Not decided');
-      await ines.tap('[data-action=hold-drop]');
-    },
-    40_000,
-  );
+  step('a minute without a thermometer over petrol decides nothing, and says so', async () => {
+    const { ines } = work;
+    await ines.tap('[data-action=hold]');
+    await ines.sees('not feed, return or what stands under the fuel');
+    await ines.chooseTable(table(64, 0.004));
+    await outcome('unknown');
+    await ines.stands('[data-action=let-out][aria-disabled]');
+    await ines.tapText('It stood');
+    await outcome('unknown');
+    await ines.sees('Not decided');
+    await ines.tap('[data-action=hold-drop]');
+  });
 
   step(
     'one that falls leaks, and is owed; ten minutes that stand hold, and prove what the fuel does not reach',
@@ -124,37 +108,32 @@ describe('held at home instead of a full tank', () => {
       expect(await owes('nothing stood behind it')).toBe(false);
       expect(await owes('was not looked at')).toBe(false);
     },
-    60_000,
   );
 });
 
 describe('first start, codes, needle and wires', () => {
-  step(
-    'an engine that does not start is owed until it runs; a code that is new until it is gone',
-    async () => {
-      const { ines } = work;
-      await ines.tap('[data-ran=no]');
-      await ines.page.waitForSelector('[data-owed=start]');
-      await ines.sees('hum as the key goes on');
-      await ines.tap('[data-action=start-more]');
-      await ines.type('Pressure while it runs', '3.5');
-      await ines.type('Battery at rest', '12.6');
-      await ines.tap('[data-ran=ran]');
-      await ines.page.waitForFunction(() => !document.querySelector('[data-owed=start]'));
-      await ines.tapText('Before the work');
-      await ines.type('As the tool shows them', 'p0460');
-      await ines.tap('[data-action=codes]');
-      await ines.arrives(JOB, 'codesRead', { when: 'before' });
-      await ines.tapText('After it');
-      await ines.type('As the tool shows them', 'P0460, P0455');
-      await ines.tap('[data-action=codes]');
-      await ines.sees('new since the work: P0455');
-      await ines.page.waitForSelector('[data-owed=codes]');
-      await ines.tap('[data-action=no-codes]');
-      await ines.page.waitForFunction(() => !document.querySelector('[data-owed=codes]'));
-    },
-    60_000,
-  );
+  step('an engine that does not start is owed until it runs; a code that is new until it is gone', async () => {
+    const { ines } = work;
+    await ines.tap('[data-ran=no]');
+    await ines.page.waitForSelector('[data-owed=start]');
+    await ines.sees('hum as the key goes on');
+    await ines.tap('[data-action=start-more]');
+    await ines.type('Pressure while it runs', '3.5');
+    await ines.type('Battery at rest', '12.6');
+    await ines.tap('[data-ran=ran]');
+    await ines.page.waitForFunction(() => !document.querySelector('[data-owed=start]'));
+    await ines.tapText('Before the work');
+    await ines.type('As the tool shows them', 'p0460');
+    await ines.tap('[data-action=codes]');
+    await ines.arrives(JOB, 'codesRead', { when: 'before' });
+    await ines.tapText('After it');
+    await ines.type('As the tool shows them', 'P0460, P0455');
+    await ines.tap('[data-action=codes]');
+    await ines.sees('new since the work: P0455');
+    await ines.page.waitForSelector('[data-owed=codes]');
+    await ines.tap('[data-action=no-codes]');
+    await ines.page.waitForFunction(() => !document.querySelector('[data-owed=codes]'));
+  });
 
   /** Ohms of the sound sender with so many litres: this tank is a box, so they rise straight with them. */
   const ohmsAt = (litres: number): string => (20 + (60 * litres) / railOf80.tank.litres.typ).toFixed(1);
@@ -197,87 +176,74 @@ describe('first start, codes, needle and wires', () => {
       await ines.tap('[data-action=wires-done]');
       await ines.page.waitForFunction(() => !document.querySelector('[data-owed=wire]'));
     },
-    90_000,
   );
 
-  step(
-    'nothing of it moves sideways on a phone',
-    async () => {
-      const { ines } = work;
-      await ines.page.setViewport(phone);
-      for (const at of ['prove', 'prove?wires', 'prove?hold']) {
-        await ines.go(`/jobs/${JOB}/${at}`);
-        await ines.stands('h1');
-        expect({ at, sideways: await ines.sideways() }).toEqual({ at, sideways: 0 });
-      }
-      await ines.go(`/jobs/${JOB}/prove`);
-      await ines.tap('[data-action=rest]');
-      for (const one of await ines.page.$$eval('[data-evening-check]', (list) =>
-        list.map((e) => e.getAttribute('data-evening-check')!),
-      ))
-        await ines.tap(`[data-evening-check="${one}"]`);
-      await ines.tapText('All so: good night');
-      await ines.arrives(JOB, 'dayEnded');
-      await ines.page.setViewport(wide);
-    },
-    60_000,
-  );
+  step('nothing of it moves sideways on a phone', async () => {
+    const { ines } = work;
+    await ines.page.setViewport(phone);
+    for (const at of ['prove', 'prove?wires', 'prove?hold']) {
+      await ines.go(`/jobs/${JOB}/${at}`);
+      await ines.stands('h1');
+      expect({ at, sideways: await ines.sideways() }).toEqual({ at, sideways: 0 });
+    }
+    await ines.go(`/jobs/${JOB}/prove`);
+    await ines.tap('[data-action=rest]');
+    for (const one of await ines.page.$$eval('[data-evening-check]', (list) =>
+      list.map((e) => e.getAttribute('data-evening-check')!),
+    ))
+      await ines.tap(`[data-evening-check="${one}"]`);
+    await ines.tapText('All so: good night');
+    await ines.arrives(JOB, 'dayEnded');
+    await ines.page.setViewport(wide);
+  });
 });
 
 describe('signed, kept and handed over', () => {
-  step(
-    'a needle that is off is left with a reason, and the rest is signed',
-    async () => {
-      const { ines } = work;
-      await ines.go(`/jobs/${JOB}/prove`);
-      await ines.tap('[data-again=passed]');
-      await ines.type('Plate', 'IS 806');
-      await ines.type('Mileage', '90 210');
-      await ines.tap('[data-action=identity]');
-      await ines.tap('[data-owed=refill]');
-      await ines.type('Why it stays like this', 'gauge comes next week');
-      await ines.type('Agreed by', 'the owner');
-      await ines.type('Due', '2026-12-20');
-      await ines.tapText('Enter the deviation');
-      await ines.sees('Nothing is owed.');
-      await ines.tap('[data-action=sign]');
-      await ines.tap('[data-action=sign-now]');
-      await ines.stands('[data-record]');
-    },
-    60_000,
-  );
+  step('a needle that is off is left with a reason, and the rest is signed', async () => {
+    const { ines } = work;
+    await ines.go(`/jobs/${JOB}/prove`);
+    await ines.tap('[data-again=passed]');
+    await ines.type('Plate', 'IS 806');
+    await ines.type('Mileage', '90 210');
+    await ines.tap('[data-action=identity]');
+    await ines.tap('[data-owed=refill]');
+    await ines.type('Why it stays like this', 'gauge comes next week');
+    await ines.type('Agreed by', 'the owner');
+    await ines.type('Due', '2026-12-20');
+    await ines.tapText('Enter the deviation');
+    await ines.sees('Nothing is owed.');
+    await ines.tap('[data-action=sign]');
+    await ines.tap('[data-action=sign-now]');
+    await ines.stands('[data-record]');
+  });
 
-  step(
-    'as PDF, as tables, as a zip; what it teaches; and where to look if it comes back',
-    async () => {
-      const { ines } = work;
-      // Opened anew, once the signature has arrived.
-      await ines.arrives(JOB, 'signed');
-      await ines.go(`/jobs/${JOB}/record`);
-      await ines.stands('[data-action=zip]');
-      const kinds = await ines.page.evaluate(async () => {
-        const links = [...document.querySelectorAll<HTMLAnchorElement>('a[download]')].map((a) => a.href);
-        return Promise.all(
-          links.map(async (link) => {
-            const response = await fetch(link);
-            return `${response.status} ${response.headers.get('content-type')?.split(';')[0]}`;
-          }),
-        );
-      });
-      expect(kinds).toEqual(['200 application/pdf', '200 application/pdf', '200 application/zip']);
-      await ines.tap('[data-action=tables]');
-      await ines.stands('[data-table=torques]');
-      await ines.page.keyboard.press('Escape');
-      await ines.tap('[data-action=taught]');
-      await ines.stands('[data-lesson^="pulled "]');
-      await ines.page.keyboard.press('Escape');
-      await ines.tap('[data-comeback] summary');
-      await ines.tapText('it drips while it runs');
-      await ines.page.waitForSelector('[data-suspect="line:return"], [data-suspect="line:feed"]');
-      await ines.sees('2026-12-20');
-    },
-    60_000,
-  );
+  step('as PDF, as tables, as a zip; what it teaches; and where to look if it comes back', async () => {
+    const { ines } = work;
+    // Opened anew, once the signature has arrived.
+    await ines.arrives(JOB, 'signed');
+    await ines.go(`/jobs/${JOB}/record`);
+    await ines.stands('[data-action=zip]');
+    const kinds = await ines.page.evaluate(async () => {
+      const links = [...document.querySelectorAll<HTMLAnchorElement>('a[download]')].map((a) => a.href);
+      return Promise.all(
+        links.map(async (link) => {
+          const response = await fetch(link);
+          return `${response.status} ${response.headers.get('content-type')?.split(';')[0]}`;
+        }),
+      );
+    });
+    expect(kinds).toEqual(['200 application/pdf', '200 application/pdf', '200 application/zip']);
+    await ines.tap('[data-action=tables]');
+    await ines.stands('[data-table=torques]');
+    await ines.page.keyboard.press('Escape');
+    await ines.tap('[data-action=taught]');
+    await ines.stands('[data-lesson^="pulled "]');
+    await ines.page.keyboard.press('Escape');
+    await ines.tap('[data-comeback] summary');
+    await ines.tapText('it drips while it runs');
+    await ines.page.waitForSelector('[data-suspect="line:return"], [data-suspect="line:feed"]');
+    await ines.sees('2026-12-20');
+  });
 });
 
 test('a tag’s code, photographed, opens what it hangs on; a picture without one says so', async () => {
@@ -304,7 +270,7 @@ test('a tag’s code, photographed, opens what it hangs on; a picture without on
   await photograph('tag.png', await toBuffer(tagCode('demo-van-4', tag), { width: 400 }));
   await ines.stands('[role=dialog]');
   await ines.sees('Came off at');
-}, 40_000);
+});
 
 test('none of it threw an error', () => {
   expect(work.ines.errors).toEqual([]);

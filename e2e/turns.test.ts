@@ -3,6 +3,7 @@ import type { Entry } from '@iron-cradle/core';
 import { Person, phone, wide } from './lib/browser.ts';
 import type { Shop } from './lib/server.ts';
 import { atWork } from './lib/atWork.ts';
+import { PATIENCE, until } from './lib/until.ts';
 
 /** The turns a job can take off the straight way, each as a person meets it. */
 let shop: Shop;
@@ -15,23 +16,25 @@ beforeAll(() => ({ shop, browser, ines } = work));
 const kinds = async (jobId: string): Promise<string[]> =>
   (await ines.api<{ entries: Entry[] }>(`/jobs/${jobId}/entries`)).entries.map((e) => e.kind);
 const arrived = async (jobId: string, ...wanted: string[]): Promise<void> => {
-  for (let i = 0; i < 60; i++) {
-    if ((await kinds(jobId)).slice(-wanted.length).join() === wanted.join()) return;
-    await new Promise((r) => setTimeout(r, 50));
-  }
-  expect((await kinds(jobId)).slice(-wanted.length)).toEqual(wanted);
+  await until(
+    () => kinds(jobId),
+    (all) => all.slice(-wanted.length).join() === wanted.join(),
+  );
 };
 const act = async (jobId: string, selector: string): Promise<void> => {
   const before = (await kinds(jobId)).length;
   await ines.tap(selector);
-  for (let i = 0; i < 60 && (await kinds(jobId)).length === before; i++) await new Promise((r) => setTimeout(r, 50));
+  await until(
+    () => kinds(jobId),
+    (all) => all.length > before,
+  );
 };
 
 test('a wrong PIN says how many tries are left and keeps the name', async () => {
   const context = await browser.createBrowserContext();
   const page = await context.newPage();
   await page.setViewport(phone);
-  page.setDefaultTimeout(20_000);
+  page.setDefaultTimeout(PATIENCE);
   const bo = new Person(page, shop.base);
   await bo.go('/sign-in');
   await bo.tapText('Bo');
@@ -42,7 +45,7 @@ test('a wrong PIN says how many tries are left and keeps the name', async () => 
   await page.keyboard.press('Enter');
   await bo.sees('Next vehicle');
   await context.close();
-}, 30_000);
+});
 
 test('something new holds: it is taken out of the way, gets a number, and is owed', async () => {
   await ines.go('/jobs/demo-van-4/drop');
@@ -58,7 +61,7 @@ test('something new holds: it is taken out of the way, gets a number, and is owe
   await ines.sees('something not in the file holds it at 25');
   await act('demo-van-4', '[data-action=take-back]');
   await ines.page.waitForSelector('[data-action=as-said]');
-}, 40_000);
+});
 
 test('a line was pulled: written down, owed, inspected, no longer owed', async () => {
   await ines.tap('[data-action=holds]');
@@ -69,7 +72,7 @@ test('a line was pulled: written down, owed, inspected, no longer owed', async (
   await ines.tapText('Sound');
   await ines.page.waitForFunction(() => !document.body.innerText.includes('was pulled and is not inspected'));
   await arrived('demo-van-4', 'pulled', 'inspected');
-}, 30_000);
+});
 
 test('a deviation says what was expected, keeps what was typed, and takes the debt off the list', async () => {
   await ines.tap('[data-owed=complaint]');
@@ -87,7 +90,7 @@ test('a deviation says what was expected, keeps what was typed, and takes the de
   await ines.tapText('Enter the deviation');
   await ines.page.waitForSelector('[data-owed=complaint]', { hidden: true });
   await ines.sees('the customer drives it on Monday; agreed by Marit, due next service');
-}, 30_000);
+});
 
 test('the lead decides: a wrong PIN is refused, the right one passes the item with its reason', async () => {
   await ines.go('/jobs/demo-van-9/safe');
@@ -101,7 +104,7 @@ test('the lead decides: a wrong PIN is refused, the right one passes the item wi
   await ines.tapText('Allow it');
   await ines.sees('Is the vehicle held?');
   await arrived('demo-van-9', 'exception');
-}, 30_000);
+});
 
 test('its own pump in bursts: the clock counts, rests and sums, goes on over a reload, and stops', async () => {
   await ines.go('/jobs/demo-van-9/drain');
@@ -111,13 +114,13 @@ test('its own pump in bursts: the clock counts, rests and sums, goes on over a r
   await ines.page.waitForSelector('[data-phase=burst]');
   await arrived('demo-van-9', 'answer', 'wait');
   await ines.page.reload({ waitUntil: 'load' });
-  await ines.page.waitForSelector('[data-phase=rest]', { timeout: 15_000 });
+  await ines.page.waitForSelector('[data-phase=rest]');
   await ines.sees('Rest after burst 1');
   await ines.tap('[data-instrument=flowCounter]');
   await ines.page.waitForSelector('[data-live=flowCounter]');
   await ines.tap('[data-action=bursts]');
   await ines.sees('1 bursts, 0–0.5 L by the count');
-}, 40_000);
+});
 
 test('a height chosen by hand warns where it may pull, and the plan is one tap away', async () => {
   await ines.go('/jobs/demo-van-4/drop');
@@ -125,7 +128,7 @@ test('a height chosen by hand warns where it may pull, and the plan is one tap a
   await ines.sees('deeper than is safe');
   await ines.tapText('plan says');
   await ines.page.waitForFunction(() => !document.body.innerText.includes('deeper than is safe'));
-}, 30_000);
+});
 
 test('a tag opens from the wire, is put off, and says so', async () => {
   await ines.page.setViewport(wide);
@@ -136,7 +139,7 @@ test('a tag opens from the wire, is put off, and says so', async () => {
   await ines.sees('higher than that no hand gets there');
   await ines.tapText('Put off until home');
   await ines.sees('put off: the tank is home');
-}, 30_000);
+});
 
 test('quick tests: a ground that loses too much halts the drop, mended it does not', async () => {
   await ines.go('/jobs/demo-van-4/plan');
@@ -153,7 +156,7 @@ test('quick tests: a ground that loses too much halts the drop, mended it does n
   await ines.type('The meter reads', '0,06');
   await ines.tapText('Enter it');
   await ines.page.waitForSelector('[data-verdict=doubtful]', { visible: true });
-}, 30_000);
+});
 
 test('the theme is kept, the gauge moves by keys, the why of a line opens', async () => {
   await ines.go('/jobs/demo-van-9/plan');
@@ -169,13 +172,13 @@ test('the theme is kept, the gauge moves by keys, the why of a line opens', asyn
   await ines.tap('button[aria-label^="why: Take out"]');
   await ines.sees('one may take 25 kg off a jack');
   await ines.tap('button[aria-label="day theme"]');
-}, 30_000);
+});
 
 test('the lead changes the shop’s kilograms and the call changes with them', async () => {
   const context = await browser.createBrowserContext();
   const page = await context.newPage();
   await page.setViewport(wide);
-  page.setDefaultTimeout(20_000);
+  page.setDefaultTimeout(PATIENCE);
   const marit = new Person(page, shop.base);
   await marit.signIn('Marit', '3690');
   await marit.go('/shop');
@@ -187,10 +190,11 @@ test('the lead changes the shop’s kilograms and the call changes with them', a
   await marit.sees('Expected at least 5 kg.');
   await marit.type('One may take off a jack', '10 kg');
   await marit.tapText('Keep the rules');
+  await marit.sees('Kept: the calls and quotes reckon with these from now on.');
   await marit.go('/jobs/demo-van-9/plan');
   await marit.sees('Drain it first, then take it down with two.');
   await context.close();
-}, 30_000);
+});
 
 test('a signed job takes an addendum and nothing else; its record prints', async () => {
   await ines.go('/jobs/demo-saloon/record');
@@ -207,6 +211,6 @@ test('a signed job takes an addendum and nothing else; its record prints', async
   const pages = Number(/\/Count (\d+)/.exec(pdf)?.[1] ?? 0);
   expect(pages).toBeGreaterThanOrEqual(1);
   expect(pages).toBeLessThanOrEqual(2);
-}, 30_000);
+});
 
 test('no turn threw an error', () => expect(ines.errors).toEqual([]));

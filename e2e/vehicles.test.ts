@@ -5,6 +5,7 @@ import { join } from 'node:path';
 import type { ElementHandle } from 'puppeteer-core';
 import { atWork } from './lib/atWork.ts';
 import { wide, type Person } from './lib/browser.ts';
+import { until } from './lib/until.ts';
 
 let ines: Person;
 const work = atWork(wide);
@@ -14,8 +15,6 @@ const valueOf = (label: string) =>
     `::-p-xpath(//label[contains(normalize-space(.), "${label}")]/following::input[1])`,
     (e) => (e as unknown as { value: string }).value,
   );
-
-const moment = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));
 
 describe('a vehicle file, written by a technician', () => {
   test('begun from a mounting, planned while it is written, wrong figures said in place, kept as a version', async () => {
@@ -74,12 +73,10 @@ describe('a vehicle file, written by a technician', () => {
     await ines.page.mouse.move(px - 20, py, { steps: 4 });
     await ines.page.mouse.move(px - 40, py, { steps: 4 });
     await ines.page.mouse.up();
-    for (let i = 0; i < 100 && (await at()) >= was - 20; i++) await moment(100);
-    expect(await at()).toBeLessThan(was - 20);
-    expect((await at()) % 5).toBe(0);
+    const moved = await until(at, (now) => now < was - 20);
+    expect(moved % 5).toBe(0);
     await ines.tapText('Undo');
-    for (let i = 0; i < 100 && (await at()) !== was; i++) await moment(100);
-    expect(await at()).toBe(was);
+    await until(at, (now) => now === was);
     await ines.tap('[data-action="add-thing"]');
     await ines.type('Name', '');
     await ines.type('Name', 'tow wiring');
@@ -91,7 +88,7 @@ describe('a vehicle file, written by a technician', () => {
         [...document.querySelectorAll('[role="dialog"] li')].filter((e) => e.textContent!.includes('Ines')).length >= 2,
     );
     await ines.tapText('Close');
-  }, 90_000);
+  });
 
   test('beside the mounting it came from: just what was changed', async () => {
     await ines.tapText('Compare');
@@ -100,7 +97,7 @@ describe('a vehicle file, written by a technician', () => {
     await ines.page.waitForSelector('[data-differences="3"]');
     await ines.sees('tow wiring');
     await ines.tapText('Close');
-  }, 30_000);
+  });
 
   test('a file of the published schema is read; anything else is refused and says why', async () => {
     await ines.go('/vehicles');
@@ -115,7 +112,7 @@ describe('a vehicle file, written by a technician', () => {
     await give('ferry-van.json', { ...archetypes[1], id: 'ferry-van', name: 'Ferry van' });
     await ines.page.waitForFunction(() => location.pathname === '/vehicles/ferry-van');
     await ines.sees('What the shop calls it');
-  }, 40_000);
+  });
 });
 
 test('none of it threw an error', () => expect(ines.errors).toEqual([]));

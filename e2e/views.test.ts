@@ -47,17 +47,13 @@ describe.each([
   ['upright', upright],
 ] as const)('%s', (size, viewport) => {
   beforeAll(() => ines.page.setViewport(viewport));
-  test.each(views)(
-    '%s has no serious fault in either theme and does not move sideways',
-    async (_, path, sees) => {
-      for (const theme of ['day', 'night'] as const) {
-        await show(path, sees, theme);
-        if (size !== 'upright') expect(await ines.seriousFaults()).toEqual([]);
-        expect(await ines.sideways()).toBeLessThanOrEqual(0);
-      }
-    },
-    30_000,
-  );
+  test.each(views)('%s has no serious fault in either theme and does not move sideways', async (_, path, sees) => {
+    for (const theme of ['day', 'night'] as const) {
+      await show(path, sees, theme);
+      if (size !== 'upright') expect(await ines.seriousFaults()).toEqual([]);
+      expect(await ines.sideways()).toBeLessThanOrEqual(0);
+    }
+  });
 });
 
 test('sign-in has no serious fault either', async () => {
@@ -72,7 +68,7 @@ test('sign-in has no serious fault either', async () => {
   expect(await ines.sideways()).toBeLessThanOrEqual(0);
   ines = before;
   await context.close();
-}, 20_000);
+});
 
 test('what a hand must hit is at least 64 px, the main action 72 and low on a phone', async () => {
   await ines.page.setViewport(phone);
@@ -89,7 +85,7 @@ test('what a hand must hit is at least 64 px, the main action 72 and low on a ph
     '[data-tick]',
   ])
     expect((await box(selector)).height).toBeGreaterThanOrEqual(64);
-}, 20_000);
+});
 
 const inSight = {
   drop: 'section[aria-label="to do here, and room left"] li',
@@ -146,7 +142,6 @@ describe.each([
       expect(seen).toMatchObject({ height: true, main: true });
       await ines.page.evaluate(() => localStorage.setItem('cradle-text', '100'));
     },
-    30_000,
   );
 });
 
@@ -168,7 +163,7 @@ test('paper is day ink whatever the theme, and a can’s label is a page of its 
     expect(width! / 283.46).toBeCloseTo(1, 2);
     expect(height! / 425.2).toBeCloseTo(1, 2);
   }
-}, 20_000);
+});
 
 test('a signed job is found again from the bays; a station that fails keeps the job’s bar and says reload', async () => {
   const context = await browser.createBrowserContext();
@@ -195,7 +190,7 @@ test('a signed job is found again from the bays; a station that fails keeps the 
   await late.sees('This station could not be shown');
   await late.sees('Pickup 2');
   await context.close();
-}, 40_000);
+});
 
 test('the sheet of a line opens on a phone with a tap, and by keyboard', async () => {
   await ines.page.setViewport(phone);
@@ -209,6 +204,6 @@ test('the sheet of a line opens on a phone with a tap, and by keyboard', async (
   await ines.page.keyboard.press('Enter');
   await ines.sees('Pulls tight');
   await ines.page.keyboard.press('Escape');
-}, 20_000);
+});
 
 test('nothing threw an error on any view', () => expect(ines.errors).toEqual([]));

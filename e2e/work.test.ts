@@ -5,6 +5,7 @@ import type { Browser } from 'puppeteer-core';
 import type { Entry } from '@iron-cradle/core';
 import { cutOff, launch, Person, phone, signedIn, wide } from './lib/browser.ts';
 import { openShop, type Shop } from './lib/server.ts';
+import { until } from './lib/until.ts';
 
 let shop: Shop;
 let browser: Browser;
@@ -12,11 +13,11 @@ let browser: Browser;
 beforeAll(async () => {
   shop = await openShop({ host: '0.0.0.0' });
   browser = await launch();
-}, 60_000);
+});
 afterAll(async () => {
   await browser?.close();
   await shop?.stop();
-}, 30_000);
+});
 
 const wait = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));
 const entries = async (person: Person, jobId: string): Promise<Entry[]> =>
@@ -54,11 +55,14 @@ test('the main loop by keyboard at 1280', async () => {
   await ines.page.keyboard.press('Escape');
   await ines.page.waitForSelector('[role=dialog]', { hidden: true });
   await ines.page.keyboard.press('Backspace');
-  for (let i = 0; i < 40 && (await entries(ines, 'demo-van-4')).length < before + 2; i++) await wait(80);
+  await until(
+    () => entries(ines, 'demo-van-4'),
+    (all) => all.length >= before + 2,
+  );
   expect((await entries(ines, 'demo-van-4')).slice(before).map((e) => e.kind)).toEqual(['stopDone', 'takeBack']);
   expect(ines.errors).toEqual([]);
   await ines.page.close();
-}, 40_000);
+});
 
 test('server killed, reload, still away: the stop is there, and arrives once the server is back', async () => {
   const ines = await asInes(phone);
@@ -82,13 +86,15 @@ test('server killed, reload, still away: the stop is there, and arrives once the
   const said = await ines.page.$$eval('[data-action=take-back]', (list) => list.map((e) => e.textContent).join());
   expect(said).toMatch(/lowered to|crept to|stop before/);
   await shop.start();
-  await ines.page.waitForSelector('[data-band=away]', { hidden: true, timeout: 15_000 });
-  for (let i = 0; i < 60 && (await entries(ines, 'demo-minibus')).length < before + 2; i++) await wait(100);
-  const after = await entries(ines, 'demo-minibus');
+  await ines.page.waitForSelector('[data-band=away]', { hidden: true });
+  const after = await until(
+    () => entries(ines, 'demo-minibus'),
+    (all) => all.length >= before + 2,
+  );
   expect(after.slice(before).map((e) => e.kind)).toEqual(['surprise', expect.stringMatching(/stopDone|crept/)]);
   expect(await ines.api('/jobs/demo-minibus/chain')).toMatchObject({ brokenAt: null });
   await ines.page.close();
-}, 60_000);
+});
 
 test('a database put back from a copy: the server’s height stands under a band, what only this device has is listed', async () => {
   const ines = await asInes(wide);
@@ -97,17 +103,19 @@ test('a database put back from a copy: the server’s height stands under a band
   const kept = await entries(ines, 'demo-minibus');
   if (await ines.page.$('[data-freed="40"]')) await ines.tap('[data-freed="40"]');
   await ines.tap('[data-action=as-said]');
-  for (let i = 0; i < 60 && (await entries(ines, 'demo-minibus')).length <= kept.length; i++) await wait(100);
-  const more = (await entries(ines, 'demo-minibus')).length - kept.length;
-  expect(more).toBeGreaterThan(0);
+  await until(
+    () => entries(ines, 'demo-minibus'),
+    (all) => all.length > kept.length,
+  );
   await wait(500);
+  const more = (await entries(ines, 'demo-minibus')).length - kept.length;
   await shop.kill();
   const db = await createConnection(shop.db.url());
   await db.query('DELETE FROM entries WHERE job_id = ? AND seq > ?', ['demo-minibus', kept.length]);
   await db.query('DELETE FROM job_states WHERE job_id = ?', ['demo-minibus']);
   await db.end();
   await shop.start();
-  await ines.page.waitForSelector('[data-put-back]', { timeout: 15_000 });
+  await ines.page.waitForSelector('[data-put-back]');
   await ines.page.waitForFunction(
     (n) => document.querySelectorAll('[data-not-taken="kept back"]').length === n,
     {},
@@ -121,7 +129,7 @@ test('a database put back from a copy: the server’s height stands under a band
   expect(await entries(ines, 'demo-minibus')).toHaveLength(kept.length);
   expect(ines.errors).toEqual([]);
   await ines.page.close();
-}, 60_000);
+});
 
 test('two tablets at one job lose nothing, see each other, and never paint the same number', async () => {
   const [ines, bo] = [await asInes(phone), await asInes(wide)];
@@ -141,7 +149,7 @@ test('two tablets at one job lose nothing, see each other, and never paint the s
   expect(new Set(tags).size).toBe(2);
   await ines.page.close();
   await bo.page.close();
-}, 40_000);
+});
 
 test('what two devices say without knowing of each other is asked on both, and one answer settles it', async () => {
   const [ines, bo] = [await asInes(phone), await asInes(phone)];
@@ -155,7 +163,10 @@ test('what two devices say without knowing of each other is asked on both, and o
   await ines.page.waitForSelector('[data-band=away]');
   const n = (await entries(bo, 'demo-van-4')).length;
   await bo.tap('[data-action=as-said]');
-  for (let i = 0; i < 40 && (await entries(bo, 'demo-van-4')).length === n; i++) await wait(80);
+  await until(
+    () => entries(bo, 'demo-van-4'),
+    (all) => all.length > n,
+  );
   await letBack();
   for (const person of [ines, bo]) await person.stands('[data-two-devices]', true);
   await ines.sees('Two devices say different things of');
@@ -180,7 +191,7 @@ test('what two devices say without knowing of each other is asked on both, and o
   expect((await entries(bo, 'demo-van-4')).map((e) => e.kind)).toContain('settled');
   await ines.page.close();
   await bo.page.close();
-}, 60_000);
+});
 
 test('what the server refuses is shown with what to do, never dropped', async () => {
   const [ines, bo] = [await asInes(phone), await asInes(phone)];
@@ -191,7 +202,10 @@ test('what the server refuses is shown with what to do, never dropped', async ()
   while ((await ines.text()).includes('It is out')) {
     const n = (await entries(ines, 'demo-pickup-2')).length;
     await ines.tapText('It is out');
-    for (let i = 0; i < 40 && (await entries(ines, 'demo-pickup-2')).length === n; i++) await wait(80);
+    await until(
+      () => entries(ines, 'demo-pickup-2'),
+      (all) => all.length > n,
+    );
     await wait(100);
   }
   for (const [place, remedy] of [
@@ -216,7 +230,10 @@ test('what the server refuses is shown with what to do, never dropped', async ()
   await ines.sees('A gate was passed here; waiting for the server.');
   const n = (await entries(bo, 'demo-pickup-2')).length;
   await bo.tap('[data-put=rag]');
-  for (let i = 0; i < 40 && (await entries(bo, 'demo-pickup-2')).length === n; i++) await wait(80);
+  await until(
+    () => entries(bo, 'demo-pickup-2'),
+    (all) => all.length > n,
+  );
   await letBack();
   await ines.sees('Not taken:');
   await ines.sees('rag');
@@ -228,7 +245,7 @@ test('what the server refuses is shown with what to do, never dropped', async ()
   ).toBe(false);
   await ines.page.close();
   await bo.page.close();
-}, 60_000);
+});
 
 test('an unknown job and an unknown page help instead of failing', async () => {
   const ines = await asInes(phone);
@@ -239,7 +256,7 @@ test('an unknown job and an unknown page help instead of failing', async () => {
   await ines.tapText('Back to the bays');
   await ines.sees('Next vehicle');
   await ines.page.close();
-}, 30_000);
+});
 
 test('a job file goes out and comes into an empty shop as the same record', async () => {
   const ines = await asInes(wide);
@@ -292,7 +309,7 @@ test('a job file goes out and comes into an empty shop as the same record', asyn
     await empty.stop();
   }
   await ines.page.close();
-}, 60_000);
+});
 
 test('the script of the first load is at most 200 kB gzip', () => {
   const dist = new URL('../web/dist/', import.meta.url).pathname;

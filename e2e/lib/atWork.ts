@@ -18,10 +18,10 @@ export function atWork(viewport: Parameters<Page['setViewport']>[0]): AtWork {
     at.browser = await launch();
     at.ines = await Person.at(at.browser, at.shop.base, viewport);
     await at.ines.signIn('Ines', '2580');
-  }, 60_000);
+  });
   afterAll(async () => {
     await at.browser?.close();
     await at.shop?.stop();
-  }, 30_000);
+  });
   return at;
 }

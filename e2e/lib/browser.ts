@@ -4,6 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import puppeteer, { type Browser, type ElementHandle, type Page } from 'puppeteer-core';
 import { profile } from './server.ts';
+import { PATIENCE } from './until.ts';
 
 const ARGS = [
   '--no-sandbox',
@@ -61,7 +62,7 @@ export class Person {
   static async at(browser: Browser, base: string, viewport: Parameters<Page['setViewport']>[0]): Promise<Person> {
     const page = await browser.newPage();
     await page.setViewport(viewport);
-    page.setDefaultTimeout(20_000);
+    page.setDefaultTimeout(PATIENCE);
     return new Person(page, base);
   }
 
@@ -246,7 +247,7 @@ export async function signedIn(
 ): Promise<Person> {
   const page = await (await browser.createBrowserContext()).newPage();
   await page.setViewport(viewport);
-  page.setDefaultTimeout(20_000);
+  page.setDefaultTimeout(PATIENCE);
   const person = new Person(page, base);
   await person.signIn(name, pin);
   return person;

@@ -32,13 +32,13 @@ beforeAll(async () => {
   const path = '../../scripts/lib/galera.mjs';
   const { startCluster } = (await import(path)) as { startCluster: () => Promise<Cluster> };
   cluster = await startCluster();
-}, 180_000);
+});
 afterAll(async () => {
   await second?.stop();
   await first?.stop();
   await cluster?.stop();
   rmSync(folder, { recursive: true, force: true });
-}, 60_000);
+});
 
 /** As a process manager does it: one that ends at its start, its cluster being unwell, is started again. */
 async function started(shop: Shop): Promise<void> {
@@ -69,7 +69,7 @@ test('two servers that start at once before two nodes of an empty cluster bring 
   expect(shape.length).toBeGreaterThan(50);
   expect(shape).toEqual(await shapeOf('cradle_alone'));
   for (const one of [alone, ...both]) await one.close();
-}, 60_000);
+});
 
 test('what was acknowledged at one node is read at the other at once', async () => {
   const [here, there] = await Promise.all([0, 1].map((from) => connected(cluster.url(from))));
@@ -81,7 +81,7 @@ test('what was acknowledged at one node is read at the other at once', async () 
   }
   await here!.query('DROP TABLE seen', { type: QueryTypes.RAW });
   for (const one of [here, there]) await one!.close();
-}, 30_000);
+});
 
 test('a server goes on by another node when its own is killed', async () => {
   const before = {
@@ -99,7 +99,7 @@ test('a server goes on by another node when its own is killed', async () => {
   await cluster.kill(0);
   await delivered(tablet, 'job-failover', [tablet.entry('job-failover', 'note', { text: 'by another node' })]);
   await cluster.launch(0);
-}, 90_000);
+});
 
 test(
   `${KILLS} kills and cuts over nodes and servers under load: nothing acknowledged is lost, every chain is whole, every stream complete`,

@@ -6,8 +6,8 @@ import { openDatabase } from '../src/db/connect.ts';
 let mariadb: Awaited<ReturnType<typeof ownDatabase>>;
 beforeAll(async () => {
   mariadb = await ownDatabase();
-}, 60_000);
-afterAll(() => mariadb?.stop(), 30_000);
+});
+afterAll(() => mariadb?.stop());
 
 const raw = (): Sequelize => new Sequelize(mariadb.url(), { dialect: 'mariadb', logging: false });
 

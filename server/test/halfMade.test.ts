@@ -10,8 +10,8 @@ import { shelvesOf } from '../src/jobs/shelves.ts';
 let mariadb: Awaited<ReturnType<typeof ownDatabase>>;
 beforeAll(async () => {
   mariadb = await ownDatabase();
-}, 60_000);
-afterAll(() => mariadb?.stop(), 30_000);
+});
+afterAll(() => mariadb?.stop());
 
 async function named(name: string): Promise<string> {
   const db = await openDatabase(mariadb.url());
@@ -35,7 +35,7 @@ test('tables that were made and not yet written down as made', async () => {
   );
   expect(unique.map((row) => row.Column_name)).toEqual(['job_id', 'seq']);
   await second.sequelize.close();
-}, 30_000);
+});
 
 test('a demo shop of which only the people were there', async () => {
   const db = await openDatabase(await named('half_demo'));
@@ -56,7 +56,7 @@ test('a demo shop of which only the people were there', async () => {
   expect(await fillWithDemo(shelvesOf(own, null))).toBe(false);
   expect(await own.models.Job.count()).toBe(0);
   await own.sequelize.close();
-}, 60_000);
+});
 
 describe('the folder of the data', () => {
   const path = '../../scripts/lib/mariadb.mjs';
@@ -85,7 +85,7 @@ describe('the folder of the data', () => {
     await last.sequelize.close();
     await third.stop();
     rmSync(folder, { recursive: true });
-  }, 60_000);
+  });
 
   test('of which the database was only half set up: put aside, never deleted', async () => {
     const folder = fresh();
@@ -96,5 +96,5 @@ describe('the folder of the data', () => {
     const aside = readdirSync(folder).find((name) => name.startsWith('data.aside-'));
     expect(existsSync(join(folder, aside ?? 'none', 'somebody.txt'))).toBe(true);
     rmSync(folder, { recursive: true });
-  }, 60_000);
+  });
 });

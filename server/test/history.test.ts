@@ -87,16 +87,16 @@ beforeAll(async () => {
   await note('after that moment');
   await sql("DELETE FROM entries WHERE job_id = 'job-h'", "DELETE FROM people WHERE id = 'bo'");
   await closed();
-}, 120_000);
+});
 afterAll(async () => {
   await database.stop();
   rmSync(place, { recursive: true, force: true });
-}, 60_000);
+});
 
 test('what is no moment, or lies before the copy, changes nothing', async () => {
   for (const wrong of ['yesterday', '2026-02-30 99:10', '2020-01-01 10:00'])
     expect(keep('restore', first, wrong)).toMatch(/until: expected a moment .* Nothing was changed/s);
-}, 60_000);
+});
 
 test('up to a moment: all that was acknowledged until then, in chains that hold', async () => {
   const told = keep('restore', first, moment);
@@ -113,14 +113,14 @@ test('up to a moment: all that was acknowledged until then, in chains that hold'
   expect(await notes()).toHaveLength(3);
   between = await nextSecond();
   await closed();
-}, 120_000);
+});
 
 test('not across a shop that was put back: a copy from after that is asked for', async () => {
   expect(keep('restore', first, between)).toContain('a copy made after that');
   await database.launch();
   expect(await notes()).toHaveLength(3);
   await closed();
-}, 60_000);
+});
 
 test('a copy from a time whose history is no longer kept says so', async () => {
   await database.launch();
@@ -131,4 +131,4 @@ test('a copy from a time whose history is no longer kept says so', async () => {
   await wait(1100);
   const later = await nextSecond();
   expect(keep('restore', second, later)).toContain('choose a newer copy');
-}, 60_000);
+});

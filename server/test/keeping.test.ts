@@ -36,7 +36,7 @@ beforeAll(async () => {
   const db = await openDatabase(shop.db.url());
   await db.models.Photo.create({ id: 'photo-kept-1', jobId: 'job-k', type: 'image/png', bytes: pixel });
   await db.sequelize.close();
-}, 60_000);
+});
 afterAll(async () => {
   await shop.stop();
   rmSync(place, { recursive: true, force: true });
@@ -71,7 +71,7 @@ test('made while entries come in it holds one moment: every chain whole, every p
   expect(made.photos).toBe((await rowsOf('cradle', 'photos')).length);
   expect(made.entries).toBeLessThanOrEqual((await rowsOf('cradle', 'entries')).length);
   await expect(backup(sequelize, { folder: copy, keys: none })).rejects.toThrow(/not there yet/);
-}, 60_000);
+});
 
 test('put back into an empty database it is the same, byte for byte, and work goes on from it', async () => {
   await onBase((db) =>
@@ -93,7 +93,7 @@ test('put back into an empty database it is the same, byte for byte, and work go
   };
   expect(await told()).toContain(`from a copy of ${checked.made}`);
   expect(await told(Date.now() + 8 * 24 * 3_600_000)).toBe('');
-}, 60_000);
+});
 
 test('put back over a shop at work: what stood there is kept beside', async () => {
   await one.append('job-k', [one.entry('job-k', 'note', { text: 'after the copy' })]);
@@ -103,7 +103,7 @@ test('put back over a shop at work: what stood there is kept beside', async () =
   expect(await rowsOf(before!, 'entries')).toEqual(stood);
   expect((await rowsOf('cradle', 'entries')).length).toBeLessThan(stood.length);
   expect(await onBase(async (db) => (await verifyShop(db)).broken)).toEqual([]);
-}, 60_000);
+});
 
 test('a copy of a version before is put back and brought up to date', async () => {
   await onBase((db) =>
@@ -121,7 +121,7 @@ test('a copy of a version before is put back and brought up to date', async () =
     'cradle_first',
   );
   expect(next).toEqual([1, 0]);
-}, 60_000);
+});
 
 test('the shop’s own keys go along, and back to where there are none; those that are there stay', async () => {
   const here = { lan: join(place, 'lan'), seal: join(place, 'keys', 'shop.pem') };
@@ -143,7 +143,7 @@ test('the shop’s own keys go along, and back to where there are none; those th
   expect(putKeysBack(folder, here)).toEqual({ lan: 'stay', seal: 'stay' });
   expect(readFileSync(join(here.lan, 'authority.key'), 'utf8')).toBe('another');
   expect(putKeysBack(copy, gone)).toEqual({ lan: 'none', seal: 'none' });
-}, 60_000);
+});
 
 describe('what does not hold', () => {
   const spoilt = async (change: (folder: string) => void): Promise<void> => {
@@ -182,7 +182,7 @@ describe('what does not hold', () => {
     ['no manifest', (f) => rmSync(join(f, 'manifest.json'))],
     ['a manifest of something else', (f) => manifest(f, (m) => (m.format = 'else'))],
     ['a copy of a newer version', (f) => manifest(f, (m) => m.migrations.push('9-later'))],
-  ])('%s: refused, and nothing is changed', async (_, change) => spoilt(change), 60_000);
+  ])('%s: refused, and nothing is changed', async (_, change) => spoilt(change));
 
   test('in the shop: an entry that was changed, a photo that is gone', async () => {
     await onBase(async (db) => {
@@ -224,7 +224,7 @@ test('a file that was handed on: as JSON, as a zip, in its PDF; one that was cha
   await expect(verifyFile(write('changed.json', JSON.stringify(file)))).rejects.toThrow(/entry 3/);
   await expect(verifyFile(write('none.json', '{"a":1}'))).rejects.toThrow(/a job file/);
   await expect(verifyFile(write('none.txt', 'hello'))).rejects.toThrow(/readable JSON/);
-}, 60_000);
+});
 
 test('a shop whose lead lost the PIN: made anew on the server’s machine, signed in nowhere any more', async () => {
   const lost = new Tablet(shop, 'lost');

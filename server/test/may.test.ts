@@ -23,7 +23,7 @@ beforeAll(async () => {
   for (const name of ['lead', 'technician', 'nobody'] as const) people[name] = new Tablet(shop, name);
   await people.lead.signIn('marit', '3690');
   await people.technician.signIn('ines', '2580');
-}, 60_000);
+});
 afterAll(() => shop.stop());
 
 /** As what varies in a path is named there, something that is there or could be. */
@@ -201,7 +201,7 @@ test('in a shop where nobody works yet the first says so at its own machine', as
   expect((await first(empty.base)).status).toBe(201);
   expect((await first(empty.base)).status).toBe(401);
   await empty.stop();
-}, 60_000);
+});
 
 test('what concerns the doors is written down, without a PIN, a token or a cookie', async () => {
   const lines = readFileSync(LOG, 'utf8')

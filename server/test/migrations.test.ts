@@ -10,8 +10,8 @@ const NAME = 'cradle_cut';
 let mariadb: Awaited<ReturnType<typeof ownDatabase>>;
 beforeAll(async () => {
   mariadb = await ownDatabase();
-}, 60_000);
-afterAll(() => mariadb?.stop(), 30_000);
+});
+afterAll(() => mariadb?.stop());
 
 async function anew(): Promise<string> {
   const { sequelize } = await openDatabase(mariadb.url());
@@ -91,5 +91,4 @@ test.each([
       await next.close();
     }
   },
-  600_000,
 );

@@ -10,7 +10,7 @@ import { Tablet } from './tablet.ts';
 let shop: Shop;
 beforeAll(async () => {
   shop = await openShop();
-}, 60_000);
+});
 afterAll(() => shop.stop());
 
 /** Under a name of one’s choice, which fetch does not let one say. */
@@ -87,4 +87,4 @@ test('rows of the bays follow the log, also those a server that was cut off had 
   await shop.kill();
   await shop.start();
   expect(await row()).toEqual(before);
-}, 60_000);
+});

@@ -23,7 +23,7 @@ beforeAll(async () => {
   await one.append('job-photo', [
     one.entry('job-photo', 'opened', { name: 'Van', complaint: 'pump', vehicle: archetypes[0]! }),
   ]);
-}, 60_000);
+});
 afterAll(() => shop.stop());
 
 const put = (job: string, id: string, body: Buffer | string, as = cookie) =>
@@ -68,7 +68,7 @@ describe('photos', () => {
     const back = await there.call('GET', '/jobs/job-moves/file?photos=yes');
     expect((back.json as JobFile).photos).toEqual(file.photos);
     await other.stop();
-  }, 60_000);
+  });
 
   test('sent twice it is kept once, and what came first stays', async () => {
     expect((await put('job-photo', 'photo-0001', Buffer.concat([pixel, Buffer.from('x')]))).status).toBe(204);

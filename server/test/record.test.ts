@@ -65,7 +65,7 @@ beforeAll(async () => {
     headers: { cookie, 'Content-Type': 'image/png' },
     body: pixel as unknown as BodyInit,
   });
-}, 60_000);
+});
 afterAll(() => shop.stop());
 
 const read = async (path: string): Promise<{ status: number; type: string; name: string; bytes: Buffer }> => {
@@ -124,7 +124,7 @@ describe('the record on paper', () => {
     expect(answer.name).toMatch(/job-\d+\.pdf/);
     bytes = answer.bytes;
     pdf = await opened(bytes);
-  }, 60_000);
+  });
 
   test('its words are found by a search: signs beyond Latin too, deviations before what was proved, pages numbered', async () => {
     const words = await wordsOf(pdf);
@@ -173,7 +173,7 @@ describe('the record on paper', () => {
     const pages = [page, last];
     const codes = pages.flatMap((one) => jsqr(new Uint8ClampedArray(one.data), one.width, one.height)?.data ?? []);
     expect(codes).toContain(`iron-cradle job ${file.job.number} ${JOB} ${file.chain.last}`);
-  }, 60_000);
+  });
 
   test('the job itself is attached, as it is chained', async () => {
     const files = (await pdf.getAttachments()) as Record<string, { content: Uint8Array }>;
@@ -193,7 +193,7 @@ describe('the record on paper', () => {
     expect(words).toContain('do not drive on, call us');
     expect(words).not.toMatch(/entered|verdict|chord/);
     expect(await owner.getAttachments()).toBeNull();
-  }, 60_000);
+  });
 
   test('nobody who is not signed in, no job that is not there, no units nobody knows', async () => {
     expect((await fetch(`${shop.base}/api/jobs/${JOB}/record.pdf`)).status).toBe(401);
@@ -268,7 +268,7 @@ describe('all of it as one zip', () => {
     ]);
     expect(Buffer.from(parts['photos/photo-paper.png']!).equals(pixel)).toBe(true);
     expect(JSON.parse(strFromU8(parts['job.json']!))).toEqual((await tablet.call('GET', `/jobs/${JOB}/file`)).json);
-  }, 60_000);
+  });
 
   test('comes in elsewhere with its photos; damaged, without a job, or too large it is refused and nothing is taken', async () => {
     const parts = await zipped();
@@ -304,5 +304,5 @@ describe('all of it as one zip', () => {
     expect(back.photos).toEqual({ 'photo-paper': pixel.toString('base64') });
     expect(back.chain).toEqual((JSON.parse(strFromU8(parts['job.json']!)) as JobFile).chain);
     await other.stop();
-  }, 60_000);
+  });
 });

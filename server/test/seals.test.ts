@@ -26,7 +26,7 @@ beforeAll(async () => {
   other = await openShop();
   [here, there] = [new Tablet(quay, 'quay'), new Tablet(other, 'other')];
   for (const tablet of [here, there]) await tablet.signIn('marit', '3690');
-}, 120_000);
+});
 afterAll(async () => {
   await Promise.all([quay.stop(), other.stop()]);
   rmSync(place, { recursive: true, force: true });
@@ -194,7 +194,7 @@ test('a key that is lost is made anew: what it sealed stays verified, what is se
   expect(await standing(here)).toMatchObject({ is: 'verifiedHere', after: 0 });
   const keys = (await here.call('GET', '/keys')).json as { whose: string }[];
   expect(keys.filter(({ whose }) => whose === 'own')).toHaveLength(2);
-}, 60_000);
+});
 
 test('a file that holds no such key stops the start, and is left as it is', () => {
   const broken = join(place, 'broken.pem');
@@ -215,4 +215,4 @@ test('a file that holds no such key stops the start, and is left as it is', () =
   expect(told.status).not.toBe(0);
   expect(told.stderr).toContain('expected a private key of Ed25519');
   expect(readFileSync(broken, 'utf8')).toBe('not a key');
-}, 60_000);
+});

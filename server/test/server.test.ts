@@ -15,8 +15,8 @@ beforeAll(async () => {
   two = new Tablet(shop, 'two');
   await one.signIn();
   await two.signIn('bo', '1470');
-}, 60_000);
-afterAll(() => shop?.stop(), 30_000);
+});
+afterAll(() => shop?.stop());
 
 describe('sign-in', () => {
   test('nothing of a job without it; the PIN is not the hash', async () => {
@@ -32,7 +32,7 @@ describe('sign-in', () => {
       expect((await stranger.signIn('marit', '0000')).json.detail).toMatch(/left before a pause/);
     expect((await stranger.signIn('marit', '0000')).json.detail).toMatch(/pause of one minute/);
     expect((await stranger.signIn('marit', '3690')).status).toBe(429);
-  }, 20_000);
+  });
 
   test('signing out ends the session', async () => {
     const tablet = new Tablet(shop, 'out');
@@ -129,7 +129,7 @@ describe('the log', () => {
     expect(seqs).toEqual(seqs.map((_: number, i: number) => i + 1));
     expect(json.entries.filter((e: Entry) => e.kind === 'note' && /\d$/.test(e.body.text))).toHaveLength(40);
     expect((await one.call('GET', '/jobs/job-a/chain')).json).toMatchObject({ length: seqs.length, brokenAt: null });
-  }, 30_000);
+  });
 
   test('each device has its own block of tag numbers', async () => {
     const ask = (tablet: Tablet, device: string) => tablet.call('PUT', `/jobs/job-a/devices/${device}`);
@@ -160,7 +160,7 @@ describe('the log', () => {
     await two.append('job-a', [two.entry('job-a', 'note', { text: 'heard at once' }, 'bo')]);
     await until('heard at once');
     controller.abort();
-  }, 20_000);
+  });
 });
 
 describe('what a device holds, by its hash', () => {
@@ -266,7 +266,7 @@ describe('a job as a file', () => {
     } finally {
       await empty.stop();
     }
-  }, 60_000);
+  });
 });
 
 describe('faults', () => {
@@ -291,7 +291,7 @@ describe('faults', () => {
     expect(acknowledged.size).toBeGreaterThanOrEqual(29);
     expect(sent.length).toBe(30);
     expect((await one.call('GET', '/jobs/job-a/chain')).json.brokenAt).toBeNull();
-  }, 60_000);
+  });
 
   test('while the database is away the answer says so, and it recovers by itself', async () => {
     process.kill(shop.db.pid(), 'SIGKILL');
@@ -300,7 +300,7 @@ describe('faults', () => {
     await shop.db.launch();
     for (let i = 0; i < 40; i++) if ((await one.call('GET', '/jobs')).status === 200) break;
     expect((await one.call('GET', '/jobs')).status).toBe(200);
-  }, 60_000);
+  });
 
   test('two servers may start before one database at once', async () => {
     const db = await ownDatabase();
@@ -313,5 +313,5 @@ describe('faults', () => {
     } finally {
       await db.stop();
     }
-  }, 60_000);
+  });
 });

@@ -12,7 +12,7 @@ let second: Shop;
 beforeAll(async () => {
   first = await openShop();
   second = await openShop({ beside: first });
-}, 60_000);
+});
 afterAll(async () => {
   await second.stop();
   await first.stop();
@@ -27,7 +27,7 @@ test('two servers: whoever signed in at one is known at the other, and no number
   const numbers = jobs.filter(({ id }) => ids.includes(id)).map(({ number }) => number);
   expect(numbers).toHaveLength(8);
   expect(new Set(numbers).size).toBe(8);
-}, 60_000);
+});
 
 test('what one server took is heard at the other', async () => {
   const [here, there] = [new Tablet(first, 'here'), new Tablet(second, 'there')];
@@ -48,7 +48,7 @@ test('what one server took is heard at the other', async () => {
   await here.append('job-both-0', [here.entry('job-both-0', 'note', { text: 'from the other server' }, 'bo')]);
   await hears('from the other server');
   stop.abort();
-}, 30_000);
+});
 
 test(
   `${KILLS} kills of servers and database under load: nothing acknowledged is lost, every chain is whole, every stream complete`,

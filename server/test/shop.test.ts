@@ -13,8 +13,8 @@ beforeAll(async () => {
   shop = await openShop();
   one = new Tablet(shop, 'one');
   await one.signIn();
-}, 60_000);
-afterAll(() => shop?.stop(), 30_000);
+});
+afterAll(() => shop?.stop());
 
 describe('the shop’s prices and kit', () => {
   test('are kept by the lead, refused with the field, and none is made up', async () => {

@@ -50,8 +50,8 @@ describe('a stream of it', () => {
     shop = await openShop();
     ines = new Tablet(shop, 'ines');
     await ines.signIn();
-  }, 60_000);
-  afterAll(() => shop?.stop(), 30_000);
+  });
+  afterAll(() => shop?.stop());
 
   /** The first reading of the way up, and the id of the stream. */
   const first = async (headers: Record<string, string>) => {

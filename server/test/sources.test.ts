@@ -20,11 +20,11 @@ beforeAll(async () => {
   await ines.signIn();
   marit = new Tablet(shop, 'marit-lead');
   await marit.signIn('marit', '3690');
-}, 60_000);
+});
 afterAll(async () => {
   await Promise.all(gateways.map((one) => one.stop()));
   await shop?.stop();
-}, 30_000);
+});
 
 const add = (address: string, who = marit) => who.call('POST', '/sources', { name: 'bench meter', address });
 const channelsOf = async (kind: string) =>
@@ -122,7 +122,7 @@ describe('reading', () => {
     expect(text.match(/data: /g)).toHaveLength(3);
     await marit.call('DELETE', `/sources/${id}`);
     await add(first.address);
-  }, 15_000);
+  });
   test('away, it says so and nothing is made up in its place', async () => {
     await gateways[0]!.stop();
     const { status, json } = await ines.call('GET', '/jobs/demo-minibus/instruments/multimeter?channel=senderOhms');

@@ -17,7 +17,7 @@ beforeAll(async () => {
   mariadb = await ownDatabase();
   db = await openDatabase(mariadb.url());
   shelves = shelvesOf(db, null);
-}, 60_000);
+});
 afterAll(async () => {
   await db.sequelize.close();
   await mariadb.stop();
@@ -50,7 +50,7 @@ test('twenty jobs at once share a few writes to the disk, and every chain is who
   expect(answers.map(({ accepted }) => accepted[0]?.seq)).toEqual(ids.map(() => 2));
   expect((await commits()) - before).toBeLessThan(10);
   for (const id of ids) expect(verifyChain(await rowsOf(id))).toMatchObject({ length: 2, brokenAt: null });
-}, 30_000);
+});
 
 test('ten requests of one job at once are taken in their order', async () => {
   const note = await open('job-one');
@@ -97,7 +97,7 @@ test('while somebody holds a job, others go on', async () => {
   expect(waits).toBe(true);
   await holding.commit();
   expect((await late).accepted).toHaveLength(1);
-}, 30_000);
+});
 
 test('an entry whose id another job has is kept back: it would be taken for that one', async () => {
   const [first, second] = [await open('job-first'), await open('job-second')];
@@ -131,7 +131,7 @@ test('five hundred long notes come in one request, in more than one statement', 
   expect((await send('job-long', ...notes)).accepted).toHaveLength(500);
   expect((await inserts()) - before).toBeGreaterThan(1);
   expect(verifyChain(await rowsOf('job-long'))).toMatchObject({ length: 501, brokenAt: null });
-}, 60_000);
+});
 const inserts = async () => {
   const [row] = await db.sequelize.query<{ Value: string }>("SHOW GLOBAL STATUS LIKE 'Com_insert'", {
     type: QueryTypes.SELECT,
@@ -158,4 +158,4 @@ test('times stand in the database as they are everywhere, wherever its server st
     await far.sequelize.close();
     await shop.stop();
   }
-}, 60_000);
+});

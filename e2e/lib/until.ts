@@ -1,0 +1,15 @@
+/** What never comes is what fails: a machine that does other work at once takes its time. ms */
+export const PATIENCE = 60_000;
+
+const wait = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));
+
+/** Asks until the answer fits, and gives it. @throws where it never does, with what was answered last */
+export async function until<T>(ask: () => Promise<T>, fits: (answer: T) => boolean): Promise<T> {
+  for (const begun = Date.now(); ;) {
+    const answer = await ask();
+    if (fits(answer)) return answer;
+    if (Date.now() - begun > PATIENCE)
+      throw new Error(`never came; at last it was ${(JSON.stringify(answer) ?? 'nothing').slice(-600)}`);
+    await wait(80);
+  }
+}

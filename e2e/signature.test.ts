@@ -121,6 +121,7 @@ describe('a sender with a dead spot, on a phone', () => {
   const { step, act, newest } = oneJob(() => work.ines);
   const sweep = async (way: 'up' | 'down') => {
     await work.ines.tap(`[data-action=sweep-${way}]`);
+    await work.ines.page.waitForSelector(`[data-live-sweep=${way}]`);
     await work.ines.page.waitForSelector('[data-live-sweep=stands]');
   };
   const swept = async () => {

@@ -122,7 +122,9 @@ export class JobStore {
         this.tell();
         return;
       }
-      setLine({ server: error instanceof ApiProblem && error.status === 401 ? 'signIn' : 'away' });
+      const said = error instanceof ApiProblem ? error.status : null;
+      // A device that asks for the PIN reads nothing meanwhile; the server is there.
+      if (said !== 423) setLine({ server: said === 401 ? 'signIn' : 'away' });
       setTimeout(this.catchUp, 2500);
     }
   };

@@ -263,6 +263,22 @@ describe('one way in', () => {
     expect(await inOutbox()).toEqual(['opened']);
   });
 
+  test('a device that asks for the PIN is not told that the server is away; opened, it reads on', async () => {
+    const job = fresh();
+    await job.append('ines', 'opened', opened);
+    await until(async () => (await inOutbox()).length === 0);
+    await until(() => lineState().server === 'here');
+    server.mode = 'locked';
+    const asked = server.requests.length;
+    const again = new JobStore(job.jobId);
+    again.subscribe(() => undefined);
+    await until(() => server.requests.slice(asked).some(({ method }) => method === 'GET'));
+    await new Promise((resolve) => setTimeout(resolve, 50));
+    expect(lineState().server).toBe('here');
+    server.mode = 'up';
+    await until(() => again.snapshot().number !== null);
+  });
+
   test('a server in trouble is tried again; a request it cannot read is said, not repeated for ever', async () => {
     const job = fresh();
     server.mode = 'broken';

@@ -61,7 +61,7 @@ export class Server {
   poison: string | null = null;
   /** Answers to it: not readable, or a fault of the server's own. */
   poisoned: 400 | 500 = 400;
-  mode: 'up' | 'away' | 'signedOut' | 'broken' | 'faulty' | 'badRequest' = 'up';
+  mode: 'up' | 'away' | 'signedOut' | 'broken' | 'faulty' | 'badRequest' | 'locked' = 'up';
   requests: { method: string; path: string; ids: string[] }[] = [];
   /** Who is signed in, and what sign-ins left on this device. */
   signedIn = 'ines';
@@ -109,6 +109,8 @@ export class Server {
       return this.reply(200, { block: this.blocks.get(jobId) });
     }
     const mine = this.log.filter((e) => e.jobId === jobId);
+    // The device asks for the PIN: what is on its way goes on, nothing is read.
+    if (this.mode === 'locked' && (init.method ?? 'GET') === 'GET') return this.reply(423, { title: 'Locked' });
     if (init.method === 'GET') {
       const since = Number(/since=(\d+)/.exec(path)?.[1] ?? 0);
       const hash = /hash=([^&]+)/.exec(path)?.[1];

@@ -223,7 +223,11 @@ export class Person {
     await this.page.evaluate(axe);
     const found = (await this.page.evaluate(
       async () =>
-        (await (window as unknown as { axe: { run: () => Promise<{ violations: unknown[] }> } }).axe.run()).violations,
+        (
+          await (
+            window as unknown as { axe: { run: (of: Document, options: object) => Promise<{ violations: unknown[] }> } }
+          ).axe.run(document, { resultTypes: ['violations'] })
+        ).violations,
     )) as Finding[];
     return found
       .filter((f) => f.impact === 'serious' || f.impact === 'critical')

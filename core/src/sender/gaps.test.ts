@@ -82,6 +82,14 @@ describe('a sweep whose readings stopped for a while', () => {
     expect(judge(stalled, swept('down'), swept('up', { stall: [5_000, 7_000] })).verdict.outcome).toBe('unknown');
     expect(judge(stalled, swept('down'), swept('up', { stall: [8_000, 9_500] })).verdict.outcome).toBe('good');
   });
+  test('a pass that ended before the stretch, or began behind it, did not read it', () => {
+    const stalled = swept('up', { stall: [4_000, 6_000] });
+    const part = (from: number, to: number): Pass => ({ way: 'up', readings: swept('up').readings.slice(from, to) });
+    // Readings every 0.4 s: the first ten end at 35.6 Ω, those from the sixteenth on begin at 50 Ω.
+    expect(judge(stalled, swept('down'), part(0, 10)).verdict.outcome).toBe('unknown');
+    expect(judge(stalled, swept('down'), part(15, 32)).verdict.outcome).toBe('unknown');
+    expect(judge(stalled, swept('down'), part(9, 17)).verdict.outcome).toBe('good');
+  });
   test('a jump between two readings that came in time is still a jump', () => {
     const jumps = (share: number) => even(share) + (share > 0.5 ? 8 : 0);
     const wide: VehicleFile = {

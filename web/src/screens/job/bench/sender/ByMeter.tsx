@@ -11,7 +11,7 @@ import {
 import { lazy, Suspense, useMemo, useState } from 'react';
 import { ErrorBoundary } from 'react-error-boundary';
 import { useJob } from '../../../../log/useJob.ts';
-import { fromWhere, useChannel } from '../../../../net/instruments.ts';
+import { fromWhere, useChannel, type LiveReading } from '../../../../net/instruments.ts';
 import { ReadingsTable } from '../../../../ui/ReadingsTable.tsx';
 import { SelectField } from '../../../../ui/SelectField.tsx';
 import { VerdictView } from '../../../../ui/VerdictView.tsx';
@@ -39,15 +39,7 @@ export function ByMeter({ part }: { part: UnitPart }) {
     <>
       {last && (
         <p className="reading text-64 leading-none mid:text-104" data-live-sweep={way ?? 'stands'}>
-          {way && reading
-            ? reading.text.replace(' Ω', '')
-            : last.ohms.length === 0
-              ? '…'
-              : (last.ohms.at(-1) ?? 'open')}
-          <span className="text-24">
-            {' '}
-            {way ? `Ω${reading ? fromWhere(reading) : ''}` : `Ω, ${last.way === 'up' ? 'at full' : 'at empty'}`}
-          </span>
+          <Ohms last={last} live={way ? reading : null} going={way !== null} />
         </p>
       )}
       {(shown.length > 0 || old.length > 0) && (
@@ -98,6 +90,22 @@ export function ByMeter({ part }: { part: UnitPart }) {
       {!way && (
         <ReadingsTable readings={passes} name="sweep" read={readSweep} write={writeSweep} onReadings={setPasses} />
       )}
+    </>
+  );
+}
+
+/** What the meter shows now, or showed at the stop where the last way ended; open has no unit. */
+function Ohms({ last, live, going }: { last: SweptWay; live: LiveReading | null; going: boolean }) {
+  if (last.ohms.length === 0) return '…';
+  const ohms = (live ? live.value : last.ohms.at(-1)) ?? null;
+  const where = live ? fromWhere(live) : going ? '' : `, ${last.way === 'up' ? 'at full' : 'at empty'}`;
+  return (
+    <>
+      {ohms === null ? 'open' : (live?.text.replace(' Ω', '') ?? ohms)}
+      <span className="text-24">
+        {ohms === null ? '' : ' Ω'}
+        {where}
+      </span>
     </>
   );
 }

@@ -225,6 +225,7 @@ describe('bad input', () => {
     ['swept', { part: 'sender', passes: [{ way: 'up', ohms: [20, 21], seconds: [0] }] }, 'seconds'],
     ['swept', { part: 'sender', passes: [{ way: 'up', ohms: [20, 21], seconds: [1, 0.5] }] }, 'seconds'],
     ['swept', { part: 'sender', passes: [{ way: 'up', ohms: [20, 21], seconds: [-1, 0] }] }, 'seconds'],
+    ['swept', { part: 'sender', passes: [{ way: 'up', ohms: [20, 21], seconds: [0, 3601] }] }, 'seconds'],
     ['swept', { part: 'sender', passes: [{ way: 'up', ohms: [20, 21], seconds: [0, NaN] }] }, 'seconds'],
     ['pumpRan', { part: 'pump', volts: 0 }, 'volts'],
     ['pumpRan', { part: 'pump', volts: 12, litres: 1 }, 'seconds'],

@@ -19,7 +19,7 @@ import {
   ValidateNested,
 } from 'class-validator';
 import { behinds } from '../pump/index.ts';
-import { driverSees, type DriverSees } from '../sender/index.ts';
+import { driverSees, LONGEST_WAY, type DriverSees } from '../sender/index.ts';
 import { Written } from '../checked/index.ts';
 import { rungIds, type RungId } from './opening.ts';
 
@@ -40,8 +40,6 @@ export class PartSaidBody {
 
 /** Readings a pass may have: half an hour at ten a second. */
 const MOST_READINGS = 20_000;
-/** s that a pass may take: an hour. */
-const LONGEST_PASS = 3_600;
 
 /** Ohms one after the other; null where the meter shows nothing. */
 const AreReadings = () =>
@@ -65,7 +63,7 @@ const AreTimes = () =>
         Array.isArray(list) &&
         list.length === (at?.object as PassBody | undefined)?.ohms?.length &&
         list.every(
-          (time, i) => typeof time === 'number' && time <= LONGEST_PASS && time >= (i === 0 ? 0 : Number(list[i - 1])),
+          (time, i) => typeof time === 'number' && time <= LONGEST_WAY && time >= (i === 0 ? 0 : Number(list[i - 1])),
         ),
       defaultMessage: () => 'must be seconds from the first reading on, one for each, never backwards',
     },

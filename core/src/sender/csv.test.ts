@@ -32,6 +32,7 @@ describe('a sweep as a table', () => {
   test.each([
     ['1,20,5', /semicolons where figures have commas/],
     ['pass;ohms;seconds\n1;20;5\n1;22;4', /row 2 \(seconds\): expected a time no earlier/],
+    ['pass;ohms;seconds\n1;20;0\n1;22;90000', /row 2 \(seconds\): expected a time within an hour/],
     ['pass;ohms;seconds\n1;20;0\n1;22;', /line 3, column 3 \(seconds\): expected a figure, found nothing/],
     ['pass;ohms\n1;20\n0;30', /row 2 \(pass\): expected a whole number from 1 to 12/],
     ['pass;ohms\n1;about 20', /line 2, column 2 \(ohms\): expected a figure/],

@@ -1,7 +1,7 @@
 import { readColumns, writeColumns, type Column } from '../columns/index.ts';
 import { InputError } from '../errors/index.ts';
 import { roundTo } from '../estimate/index.ts';
-import type { SweptWay } from './way.ts';
+import { LONGEST_WAY, type SweptWay } from './way.ts';
 
 const COLUMNS: readonly Column[] = [
   { names: ['pass', 'way'], dimension: 'count', unit: 'one', optional: true },
@@ -38,6 +38,12 @@ export function readSweep(text: string): SweptWay[] {
       const since = roundTo(at! - way.began, 0.001);
       if (since < (times.at(-1) ?? 0))
         throw new InputError(`table, row ${row + 1} (seconds)`, String(at), 'a time no earlier than the one before');
+      if (since > LONGEST_WAY)
+        throw new InputError(
+          `table, row ${row + 1} (seconds)`,
+          String(at),
+          'a time within an hour of the first of its pass',
+        );
       times.push(since);
     }
     ways.set(number, way);

@@ -179,9 +179,9 @@ export function endFindings(
   });
 }
 
-/** Where the readings stopped while the arm went on. @example unreadFindings([]) // [] */
+/** Where the readings stopped while the arm went on: the longest stretch, the others follow once that is read. @example unreadFindings([]) // [] */
 export function unreadFindings(unread: readonly Unread[]): Found[] {
-  const longest = [...unread].sort((a, b) => b.seconds - a.seconds)[0];
+  const [longest] = unread;
   if (!longest) return [];
   const { way, from, to, seconds } = longest;
   return [

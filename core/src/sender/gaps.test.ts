@@ -3,7 +3,17 @@ import fc from 'fast-check';
 import { inWords } from '../quantity/index.ts';
 import { archetypes, type VehicleFile } from '../vehicle/index.ts';
 import { lateIn } from './gaps.ts';
-import { judgeSweep, oneMore, passFrom, sweepAgain, sweeping, sweptWay, type Pass, type SweptWay } from './index.ts';
+import {
+  judgeSweep,
+  LONGEST_WAY,
+  oneMore,
+  passFrom,
+  sweepAgain,
+  sweeping,
+  sweptWay,
+  type Pass,
+  type SweptWay,
+} from './index.ts';
 
 const file: VehicleFile = {
   ...archetypes[0]!,
@@ -127,6 +137,12 @@ describe('before it is judged', () => {
     expect(sweepAgain([...some, ...ways(swept('down'))], { file })).toBeNull();
     expect(sweepAgain([], { file })).toBeNull();
   });
+  test('with both ways unread, the key and the words are of one way: the one with the longer stretch', () => {
+    const some = ways(swept('up', { stall: [4_000, 5_600] }), swept('down', { stall: [4_000, 6_400] }));
+    const again = sweepAgain(some, { file });
+    expect(again?.way).toBe('down');
+    expect(inWords(again!.verdict.reasons[0]!.text)).toMatch(/^not read on the way back/);
+  });
   test('a reading that is no resistance throws nothing here', () => {
     expect(sweepAgain([{ way: 'up', ohms: [20, -0.1, 30] }], { file })).toBeNull();
   });
@@ -136,6 +152,10 @@ describe('the times of a way', () => {
   test('from its first reading; a clock that is put back stands still', () => {
     const going = [5_000, 5_400, 5_200, 6_000].reduce((had, at) => oneMore(had, { value: 20, at }), sweeping('up'));
     expect(sweptWay(going)).toEqual({ way: 'up', ohms: [20, 20, 20, 20], seconds: [0, 0.4, 0.4, 1] });
+  });
+  test('a clock that is put on by a day makes no way that would be refused', () => {
+    const going = [0, 400, 86_400_000].reduce((had, at) => oneMore(had, { value: 20, at }), sweeping('up'));
+    expect(going.seconds).toEqual([0, 0.4, LONGEST_WAY]);
   });
   test('late is beyond one and a half usual times; several at one moment are not', () => {
     const at = (...seconds: number[]) => lateIn(seconds.map((one) => ({ ohms: 20, seconds: one })));

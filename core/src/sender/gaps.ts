@@ -31,19 +31,16 @@ export function lateIn(readings: Pass['readings']): boolean[] {
 }
 
 /**
- * Where the arm went on while nothing was read, and no other pass of that way read it either: what is there nobody knows.
+ * Where the arm went on while nothing was read, and no other pass of that way read it either: what is there nobody knows. The longest first.
  *
  * @param over Ω of travel that may lie between two readings
  * @example unreadOf(passes, 3)[0] // { way: 'up', from: 38, to: 50, seconds: 2 }
  */
 export function unreadOf(passes: readonly Pass[], over: number): Unread[] {
   const gaps = passes.map((pass) => gapsIn(pass, over));
-  return gaps.flatMap((own, i) =>
-    own.filter(
-      (gap) =>
-        !passes.some((other, k) => k !== i && other.way === gap.way && spans(other, gap) && !gaps[k]!.some(meets(gap))),
-    ),
-  );
+  const readBy = (gap: Unread, i: number) =>
+    passes.some((other, k) => k !== i && other.way === gap.way && spans(other, gap) && !gaps[k]!.some(meets(gap)));
+  return gaps.flatMap((own, i) => own.filter((gap) => !readBy(gap, i))).sort((a, b) => b.seconds - a.seconds);
 }
 
 function gapsIn({ way, readings }: Pass, over: number): Unread[] {

@@ -7,7 +7,7 @@ export type { Dead } from './found.ts';
 export { lateIn, type Unread } from './gaps.ts';
 export { judgeSweep, sweepAgain, type Against, type SweepAgain, type SweepJudged } from './judge.ts';
 export type { OhmPlace, Pass, SweepReading } from './types.ts';
-export { oneMore, passFrom, sweeping, sweptWay, type Sweeping, type SweptWay } from './way.ts';
+export { LONGEST_WAY, oneMore, passFrom, sweeping, sweptWay, type Sweeping, type SweptWay } from './way.ts';
 export { needleIn, type NeedleMeans, type OtherTank } from './otherTank.ts';
 export { driverSees, driverWord, judgeDriver, type DriverSaw, type DriverSees } from './driver.ts';
 export { keptOf, keptOfTaps, type SweepKept, type Trace } from './kept.ts';

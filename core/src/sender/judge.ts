@@ -127,8 +127,8 @@ export function sweepAgain(ways: readonly SweptWay[], against: Against): SweepAg
   const { unread } = passes.every(({ readings }) => readings.every(isResistance))
     ? judgeSweep(passes, against)
     : { unread: [] };
-  const [first] = unread;
-  return first ? { way: first.way, verdict: verdictFrom(unreadFindings(unread), { basis: commonPractice }) } : null;
+  const [longest] = unread;
+  return longest ? { way: longest.way, verdict: verdictFrom(unreadFindings(unread), { basis: commonPractice }) } : null;
 }
 
 /** Beyond twice the largest end the meter may say what it likes: it is open. */

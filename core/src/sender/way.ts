@@ -1,6 +1,9 @@
 import { roundTo } from '../estimate/index.ts';
 import type { Pass } from './types.ts';
 
+/** s that a way may take: an hour. */
+export const LONGEST_WAY = 3_600;
+
 /** One slow way, as a meter gave it. */
 export interface SweptWay {
   /** From empty to full, or back. */
@@ -23,7 +26,8 @@ export interface Sweeping extends SweptWay {
 export const sweeping = (way: SweptWay['way']): Sweeping => ({ way, ohms: [], seconds: [], began: null });
 
 /**
- * The same way with one reading more, at its own time; a clock that is put back in between stands still.
+ * The same way with one reading more, at its own time; a clock that is put back in between stands still, and one that is
+ * put on by hours makes no way longer than one may be.
  *
  * @param reading Ω, null open, and ms since the epoch by the clock of what read it
  * @example oneMore(sweeping('up'), { value: 20, at: 1000 }).ohms // [20]
@@ -31,7 +35,8 @@ export const sweeping = (way: SweptWay['way']): Sweeping => ({ way, ohms: [], se
 export function oneMore(had: Sweeping, reading: { value: number | null; at: number }): Sweeping {
   const { value, at } = reading;
   const began = had.began ?? at;
-  const seconds = Math.max(had.seconds.at(-1) ?? 0, roundTo((at - began) / 1000, 0.001));
+  const since = Math.min(LONGEST_WAY, roundTo((at - began) / 1000, 0.001));
+  const seconds = Math.max(had.seconds.at(-1) ?? 0, since);
   return { way: had.way, ohms: [...had.ohms, value], seconds: [...had.seconds, seconds], began };
 }
 

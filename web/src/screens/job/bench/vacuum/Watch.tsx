@@ -2,19 +2,7 @@ import { InputError, problemInWords, type VacuumReading } from '@iron-cradle/cor
 import { useState } from 'react';
 import { useJob } from '../../../../log/useJob.ts';
 import { fromWhere, useChannel, useLive } from '../../../../net/instruments.ts';
-
-/** What was read since it began, ms since the epoch; null: nothing yet. */
-interface Watched {
-  readings: readonly VacuumReading[];
-  began: number | null;
-}
-
-const NOTHING: Watched = { readings: [], began: null };
-
-const oneMore = ({ readings, began }: Watched, at: number, kPa: number): Watched => {
-  const start = began ?? at;
-  return { readings: [...readings, [(at - start) / 1000, kPa]], began: start };
-};
+import { NO_SERIES, oneMoreOf } from '../../../../net/series.ts';
 
 interface WatchProps {
   channel: 'tester' | 'against' | 'along' | 'line';
@@ -27,7 +15,7 @@ interface WatchProps {
 export function Watch({ channel, label, onWatched }: WatchProps) {
   const { jobId } = useJob();
   const pump = useChannel(jobId, 'vacuumPump', channel);
-  const [{ readings }, setWatched] = useState<Watched>(NOTHING);
+  const [{ readings }, setWatched] = useState(NO_SERIES);
   const [on, setOn] = useState(false);
   const [problem, setProblem] = useState<string | null>(null);
   useLive({
@@ -36,7 +24,7 @@ export function Watch({ channel, label, onWatched }: WatchProps) {
     channel,
     on,
     onReading: ({ value, at }) => {
-      if (value !== null) setWatched((had) => oneMore(had, at, value));
+      if (value !== null) setWatched((had) => oneMoreOf(had, { at, value }));
     },
   });
   if (!pump) return null;
@@ -59,7 +47,7 @@ export function Watch({ channel, label, onWatched }: WatchProps) {
         data-watch={`${channel} ${on ? 'on' : 'off'}`}
         onClick={() => {
           if (on) return done();
-          setWatched(NOTHING);
+          setWatched(NO_SERIES);
           setOn(true);
         }}
       >

@@ -61,6 +61,7 @@ export {
   HOLD_HOME_CAUTION,
   holdCompleted,
   holdOf,
+  holeInWords,
   holes,
   judgeHeld,
   lookedAt,

@@ -2,7 +2,7 @@ import { commonPractice, computed } from '../basis/index.ts';
 import { roundTo } from '../estimate/index.ts';
 import { kilopascals, say, type Sentence } from '../quantity/index.ts';
 import { gravestFirst, verdictFrom, type Found, type Verdict } from '../verdict/index.ts';
-import { diameters, HOLES_FROM, MOST, type HoleName } from './holes.ts';
+import { holeInWords, HOLES_FROM, MOST } from './holes.ts';
 import { strongest, vapourHides } from './gas.ts';
 import { driftOf, FIRST_LOOK, limitOf, lookAt, looksAt, secondsMore, underVacuum, type Look } from './look.ts';
 import { equivalentHole } from './orifice.ts';
@@ -131,16 +131,18 @@ function leakOf(run: HoldRun, { slope, half, from }: Look, end: 'lo' | 'hi') {
   return { millimetres: hole * 1000, litresPerMinute: flow * 60_000 };
 }
 
-const holeText = (name: HoleName): string => `a hole of ${roundTo(diameters[name] * 1000, 0.01)} mm (${name} in)`;
-
 const decided = ({ hole }: HoldRun, word: 'good' | 'bad'): Found =>
   word === 'bad'
     ? {
         outcome: 'bad',
-        text: `it falls faster than through ${holeText(hole)}`,
+        text: `it falls faster than through a hole of ${holeInWords(hole)}`,
         next: 'keep it up and soap ring, seams and new fittings: bubbles say where',
       }
-    : { outcome: 'good', text: `tighter than ${holeText(hole)}`, next: 'let it out, and take out every plug' };
+    : {
+        outcome: 'good',
+        text: `tighter than a hole of ${holeInWords(hole)}`,
+        next: 'let it out, and take out every plug',
+      };
 
 function undecided({ slope, limit, error, shift }: Look, more: number | null): Found {
   const gap = Math.max(limit.lo - slope, slope - limit.hi);

@@ -2,6 +2,7 @@ import {
   airJoints,
   HOLD_CAUTION,
   HOLD_HOME_CAUTION,
+  holeInWords,
   holes,
   inWords,
   readHold,
@@ -9,7 +10,6 @@ import {
   writeHold,
   type Fall,
   type HoldJudged,
-  type HoleName,
 } from '@iron-cradle/core';
 import { Choice } from '../../../ui/Choice.tsx';
 import { FormChoice } from '../../../form/FormChoice.tsx';
@@ -163,8 +163,6 @@ function Before({ where }: Pick<HoldPanelProps, 'where'>) {
   );
 }
 
-const holeWords: Record<HoleName, string> = { '0.020': '0.5 mm', '0.040': '1.0 mm' };
-
 /** What it is judged by; only whether vapour still comes has to be said. */
 function Facts({ where, form }: Pick<HoldPanelProps, 'where' | 'form'>) {
   const us = useMainUnit() === 'us';
@@ -198,7 +196,8 @@ function Facts({ where, form }: Pick<HoldPanelProps, 'where' | 'form'>) {
         form={form}
         name="hole"
         label="Tighter than a hole of"
-        options={holes.map((hole) => ({ value: hole, label: us ? `${hole} in` : holeWords[hole] }))}
+        // No figure is parted from its unit where a narrow key breaks it.
+        options={holes.map((hole) => ({ value: hole, label: holeInWords(hole).replaceAll(/(\d) /g, '$1\u00a0') }))}
       />
       <details>
         <summary className="cursor-pointer py-2 text-20 underline underline-offset-4">What makes it sharper</summary>

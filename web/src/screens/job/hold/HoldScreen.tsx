@@ -2,11 +2,13 @@ import {
   howItFalls,
   freeVolume,
   holdCompleted,
+  holeInWords,
   judgeHeld,
   lookedAt,
   ownUnit,
   type HeldBody,
   type HoldJudged,
+  type HoleName,
   type JobState,
 } from '@iron-cradle/core';
 import { lazy, Suspense, useMemo } from 'react';
@@ -83,7 +85,7 @@ export function HoldScreen({ where, onDone }: HoldScreenProps) {
               </Suspense>
             </ErrorBoundary>
           )}
-          {judged && last && <Lines judged={judged} hole={said.hole === '0.040' ? '1.0' : '0.5'} />}
+          {judged && last && <Lines judged={judged} hole={said.hole ?? '0.020'} />}
           {judged && last && <Figures judged={judged} volume={said.push?.rise ? null : volume} unit={unit} />}
         </div>
       )}
@@ -123,7 +125,7 @@ const known = ({ height, ends }: Partial<HeldBody>): Partial<HeldBody> => ({
 });
 
 /** What each line of the chart is. */
-function Lines({ judged, hole }: { judged: HoldJudged; hole: string }) {
+function Lines({ judged, hole }: { judged: HoldJudged; hole: HoleName }) {
   const { millimetres } = judged;
   if (!millimetres) return null;
   return (
@@ -135,7 +137,7 @@ function Lines({ judged, hole }: { judged: HoldJudged; hole: string }) {
       </li>
       <li className="text-halt">
         <LineKey color="var(--halt)" width={2} dashed>
-          limit: a hole of {hole} mm
+          limit: a hole of {holeInWords(hole)}
         </LineKey>
       </li>
     </ul>

@@ -26,7 +26,8 @@ export function TopBar({ title, hint, to, children }: TopBarProps) {
         ) : (
           name
         )}
-        {hint && <span className="min-w-0 truncate text-quiet">{hint}</span>}
+        {/* Where there is little room the name keeps it. */}
+        {hint && <span className="min-w-0 shrink-999 truncate text-quiet">{hint}</span>}
         <span className="flex-1" />
         {children}
         <button

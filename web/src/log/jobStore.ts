@@ -123,8 +123,9 @@ export class JobStore {
         return;
       }
       const said = error instanceof ApiProblem ? error.status : null;
-      // A device that asks for the PIN reads nothing meanwhile; the server is there.
-      if (said !== 423) setLine({ server: said === 401 ? 'signIn' : 'away' });
+      if (said === 401) setLine({ server: 'signIn' });
+      // What says no is there: to a device that asks for the PIN, or about a job that is still on its way to it.
+      else if (said === null || said >= 500) setLine({ server: 'away' });
       setTimeout(this.catchUp, 2500);
     }
   };

@@ -7,6 +7,7 @@ import { JobStore } from './jobStore.ts';
 import { lineState } from './line.ts';
 import { sendPhotos } from './photos.ts';
 import { deliver } from './sender.ts';
+import { readShelf } from './shelf.ts';
 
 let server: Server;
 let n = 0;
@@ -88,6 +89,28 @@ describe('another tab of this device', () => {
     await until(() => job.snapshot().state?.lastSeq === 2);
     expect(job.snapshot().state?.notes.map((x) => x.text)).toEqual(['from the other tab']);
     other.close();
+  });
+});
+
+describe('the device’s own store', () => {
+  test('an entry the server takes while it is read stands in it: on its way, or confirmed', async () => {
+    const job = await fresh();
+    await job.append('ines', 'opened', opened);
+    await until(() => job.snapshot().state?.lastSeq === 1);
+    const confirmed = job.snapshot().log[0]!;
+    const db = await store();
+    await db.clear('entries');
+    await db.add('outbox', { entry: confirmed });
+    const begins = jest.spyOn(IDBDatabase.prototype, 'transaction');
+    const read = readShelf(job.jobId);
+    // As soon as the reading has begun it moves.
+    while (begins.mock.calls.length === 0) await Promise.resolve();
+    begins.mockRestore();
+    const tx = db.transaction(['outbox', 'entries'], 'readwrite');
+    void tx.objectStore('outbox').clear();
+    void tx.objectStore('entries').put(confirmed);
+    const [{ held, outgoing }] = await Promise.all([read, tx.done]);
+    expect([...held, ...outgoing].map(({ id }) => id)).toEqual([confirmed.id]);
   });
 });
 

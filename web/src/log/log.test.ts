@@ -255,43 +255,6 @@ describe('one way in', () => {
     await until(() => again.snapshot().status === 'reload');
   });
 
-  test('signed out: nothing is lost, the screen is told', async () => {
-    const job = fresh();
-    server.mode = 'signedOut';
-    await job.append('ines', 'opened', opened);
-    await until(() => lineState().server === 'signIn');
-    expect(await inOutbox()).toEqual(['opened']);
-  });
-
-  test('a device that asks for the PIN is not told that the server is away; opened, it reads on', async () => {
-    const job = fresh();
-    await job.append('ines', 'opened', opened);
-    await until(async () => (await inOutbox()).length === 0);
-    await until(() => lineState().server === 'here');
-    server.mode = 'locked';
-    const asked = server.requests.length;
-    const again = new JobStore(job.jobId);
-    again.subscribe(() => undefined);
-    await until(() => server.requests.slice(asked).some(({ method }) => method === 'GET'));
-    await new Promise((resolve) => setTimeout(resolve, 50));
-    expect(lineState().server).toBe('here');
-    server.mode = 'up';
-    await until(() => again.snapshot().number !== null);
-  });
-
-  test('a server in trouble is tried again; a request it cannot read is said, not repeated for ever', async () => {
-    const job = fresh();
-    server.mode = 'broken';
-    await job.append('ines', 'opened', opened);
-    await until(() => lineState().server === 'away');
-    expect(await inOutbox()).toEqual(['opened']);
-    server.mode = 'badRequest';
-    deliver();
-    await until(() => lineState().notTaken.length > 0);
-    expect(await inOutbox()).toEqual([]);
-    expect(lineState().notTaken[0]?.text).toContain('expected an id');
-  });
-
   test('entries of two jobs go out each to its own, in the order they were made', async () => {
     const [a, b] = [fresh(), fresh()];
     server.mode = 'away';

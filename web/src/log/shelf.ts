@@ -11,8 +11,13 @@ import { tellTabs } from './tabs.ts';
 export async function readShelf(jobId: string): Promise<{ held: Entry[]; outgoing: Entry[] }> {
   const db = await storeOrNone();
   if (!db) return { held: [], outgoing: [] };
-  const held = await db.getAllFromIndex('entries', 'job', jobId);
-  const outgoing = (await db.getAllFromIndex('outbox', 'job', jobId)).map((row) => row.entry);
+  // In one transaction: what the server takes meanwhile moves from one to the other, and would stand in neither.
+  const tx = db.transaction(['entries', 'outbox']);
+  const [held, rows] = await Promise.all([
+    tx.objectStore('entries').index('job').getAll(jobId),
+    tx.objectStore('outbox').index('job').getAll(jobId),
+  ]);
+  const outgoing = rows.map((row) => row.entry);
   setLine({ waiting: await db.count('outbox'), notTaken: await db.getAll('notTaken') });
   return { held, outgoing };
 }

@@ -68,15 +68,19 @@ export class Server {
   ended = new Set<string>();
   /** Until this is over, what was read is on its way: answered as it stood when it was asked. */
   readsWait: Promise<void> | null = null;
+  /** Until this is over, what is sent is on its way: taken only then. */
+  writesWait: Promise<void> | null = null;
 
   constructor() {
     Ear.missed = (url) => {
       const since = Number(new URL(url, 'http://shop').searchParams.get('since') ?? 0);
       return this.log.filter((e) => url.includes(e.jobId) && ((e as { seq?: number }).seq ?? 0) > since);
     };
-    globalThis.fetch = jest.fn((url: unknown, init?: unknown) =>
-      this.answer(String(url), (init ?? {}) as RequestInit),
-    ) as never;
+    globalThis.fetch = jest.fn(async (url: unknown, init?: unknown) => {
+      const request = (init ?? {}) as RequestInit;
+      if (request.method === 'POST' && this.writesWait) await this.writesWait;
+      return this.answer(String(url), request);
+    }) as never;
   }
 
   private reply = (status: number, body: unknown) =>

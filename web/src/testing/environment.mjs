@@ -11,6 +11,12 @@ export default class PageEnvironment extends TestEnvironment {
       unobserve() {}
       disconnect() {}
     };
+    this.global.PointerEvent ??= class extends this.global.MouseEvent {
+      constructor(kind, init = {}) {
+        super(kind, init);
+        this.pointerType = init.pointerType ?? '';
+      }
+    };
     this.global.Element.prototype.scrollIntoView ??= () => undefined;
     this.global.Element.prototype.hasPointerCapture ??= () => false;
   }

@@ -1,5 +1,6 @@
 import type { Outcome } from '@iron-cradle/core';
-import type { ReactNode } from 'react';
+import { useLayoutEffect, type ReactNode } from 'react';
+import { screenChanged } from '../app/wetGlass.ts';
 
 /** A notice across the screen: ink with ground-coloured text and its shape, never yellow. */
 export function Band({
@@ -11,6 +12,8 @@ export function Band({
   outcome?: Outcome;
   role?: 'status' | 'alert';
 }) {
+  // It comes and goes by itself and moves all that stands under it, also what a finger is on its way to.
+  useLayoutEffect(() => (screenChanged(), screenChanged), []);
   return (
     <div
       role={role}

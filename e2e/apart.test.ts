@@ -1,5 +1,6 @@
 import { atWork } from './lib/atWork.ts';
 import { wide } from './lib/browser.ts';
+import { until } from './lib/until.ts';
 
 const work = atWork(wide);
 
@@ -14,6 +15,8 @@ test('two tablets that went apart: one reads what each says, and answers by keyb
     }
     throw new Error(`${selector} is not reached`);
   };
+  /** Which of the group one is at. */
+  const at = () => ines.page.$$eval('[role=radio]', (all) => all.indexOf(document.activeElement as HTMLElement));
   await ines.go('/');
   await ines.sees('two devices disagree');
   await ines.go('/jobs/demo-van-12/drop');
@@ -27,8 +30,14 @@ test('two tablets that went apart: one reads what each says, and answers by keyb
   await ines.sees('Two devices say different things of where the tank hangs');
   // Where it hangs as the one has it, as the other does, or elsewhere: one group, moved in by the arrows.
   await on('[role=radio]');
-  await keyboard.press('ArrowDown');
-  await keyboard.press('ArrowUp');
+  for (const [arrow, there] of [
+    ['ArrowDown', 1],
+    ['ArrowUp', 0],
+  ] as const) {
+    await keyboard.press(arrow);
+    // A hand sees where it is before it goes on.
+    await until(at, (now) => now === there);
+  }
   await keyboard.press('Space');
   await on('[data-settle=pose]');
   await keyboard.press('Enter');

@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import puppeteer, { type Browser, type ElementHandle, type Page } from 'puppeteer-core';
 import { profile } from './server.ts';
-import { PATIENCE } from './until.ts';
+import { PATIENCE, SLOWED } from './until.ts';
 
 const ARGS = [
   '--no-sandbox',
@@ -52,6 +52,7 @@ export class Person {
     readonly page: Page,
     readonly base: string,
   ) {
+    if (SLOWED > 1) void page.emulateCPUThrottling(SLOWED);
     page.on('pageerror', (error) => this.errors.push((error as Error).message));
     page.on('console', (message) => {
       if (message.type() === 'error' && !/ERR_|Failed to load resource/.test(message.text()))

@@ -1,5 +1,4 @@
 import { BURST, BURSTS, burstClock, burstLitres, rangeInWords, REST } from '@iron-cradle/core';
-
 import { useJob } from '../../../log/useJob.ts';
 import { LiveReading } from '../../../ui/LiveReading.tsx';
 import { Strap } from '../../../look/Strap.tsx';
@@ -19,6 +18,7 @@ export function Bursts({ onCounted }: { onCounted: (litres: number) => void }) {
     if (!(await enter('fuelWitness', { witness: 'ranDry' }))) return;
   };
   const clock = burstClock(running ? seconds(running) : 0);
+  const counted = !running && last ? burstClock(seconds(last)) : null;
   const length = clock.phase === 'burst' ? BURST : REST;
   return (
     <div className="grid gap-3 pt-3" aria-live="off">
@@ -43,9 +43,9 @@ export function Bursts({ onCounted }: { onCounted: (litres: number) => void }) {
           </p>
         </>
       )}
-      {!running && last && (
+      {counted && (
         <p>
-          {burstClock(seconds(last)).done} bursts, {rangeInWords(burstLitres(burstClock(seconds(last)).pumped), 0.5)} L
+          {counted.done} {counted.done === 1 ? 'burst' : 'bursts'}, {rangeInWords(burstLitres(counted.pumped), 0.5)} L
           by the count. Enter what the can reads below.
         </p>
       )}

@@ -84,6 +84,7 @@ export async function startCluster({ nodes = 3 } = {}) {
       changes,
       copies,
       data: join(folder, `node-${i}`),
+      passing: join(folder, `passing-${i}`),
       socket: join(folder, `${i}.sock`),
       child: null,
     });
@@ -98,7 +99,12 @@ export async function startCluster({ nodes = 3 } = {}) {
       '',
     ].join('\n'),
   );
-  const env = { ...envFor(mariadbd), PATH: `${tools}:${process.env.PATH}` };
+  /** A server that starts deletes the passing tables it finds where it keeps its own: each node has a place to itself. */
+  const env = ({ passing }) => ({
+    ...envFor(mariadbd),
+    PATH: `${tools}:${process.env.PATH}`,
+    TMPDIR: passing,
+  });
 
   const options = (node) => [
     '--no-defaults',
@@ -129,7 +135,7 @@ export async function startCluster({ nodes = 3 } = {}) {
   function position(node) {
     const log = `${node.data}.recovery`;
     rmSync(log, { force: true });
-    spawnSync(mariadbd, [...options(node), '--wsrep-recover', `--log-error=${log}`], { env, ...runsAs });
+    spawnSync(mariadbd, [...options(node), '--wsrep-recover', `--log-error=${log}`], { env: env(node), ...runsAs });
     return /Recovered position:\s*(\S+)/.exec(existsSync(log) ? readFileSync(log, 'utf8') : '')?.[1] ?? null;
   }
 
@@ -143,7 +149,7 @@ export async function startCluster({ nodes = 3 } = {}) {
         ...(first ? ['--wsrep-new-cluster', `--init-file=${init}`] : []),
         ...(at && !at.startsWith('00000000') ? [`--wsrep-start-position=${at}`] : []),
       ],
-      { stdio: 'ignore', env, ...runsAs },
+      { stdio: 'ignore', env: env(node), ...runsAs },
     );
     const { child } = node;
     child.once('exit', () => (node.child = node.child === child ? null : node.child));
@@ -159,15 +165,17 @@ export async function startCluster({ nodes = 3 } = {}) {
   const signal = (node, name) => node.child?.kill(name);
 
   for (const node of each) {
-    mkdirSync(node.data);
-    if (runsAs.uid) chownSync(node.data, NOBODY, NOBODY);
+    for (const place of [node.data, node.passing]) {
+      mkdirSync(place);
+      if (runsAs.uid) chownSync(place, NOBODY, NOBODY);
+    }
     const args = [
       '--no-defaults',
       `--datadir=${node.data}`,
       '--auth-root-authentication-method=socket',
       '--skip-test-db',
     ];
-    const made = spawnSync(install, args, { encoding: 'utf8', env, ...runsAs });
+    const made = spawnSync(install, args, { encoding: 'utf8', env: env(node), ...runsAs });
     if (made.status !== 0) throw new Stop(`A node could not be set up:\n${made.stderr || made.stdout}`);
     await launch(node.i, { first: node.i === 0 });
     say(`node ${node.i} is in: 127.0.0.1:${node.port}`);

@@ -60,6 +60,9 @@ export async function startMariaDb(folder, { restart = false, history = false } 
   const settingsFile = join(folder, 'settings.json');
   const user = userInfo().username;
   const base = baseOf(mariadbd);
+  // A server that starts deletes the passing tables it finds where it keeps its own: another one's too, were the place shared.
+  const passing = join(folder, 'passing');
+  mkdirSync(passing, { recursive: true, mode: 0o700 });
   if (!existsSync(join(data, 'mysql'))) {
     // Whatever lies there is not ours to delete.
     if (existsSync(data)) {
@@ -81,7 +84,7 @@ export async function startMariaDb(folder, { restart = false, history = false } 
         `--user=${user}`,
         ...(base ? [`--basedir=${base}`] : []),
       ],
-      { encoding: 'utf8', env: envFor(install) },
+      { encoding: 'utf8', env: { ...envFor(install), TMPDIR: passing } },
     );
     if (made.status !== 0) throw new Stop(`The database could not be set up:\n${made.stderr || made.stdout}`);
     renameSync(making, data);
@@ -152,6 +155,7 @@ export async function startMariaDb(folder, { restart = false, history = false } 
         '--no-defaults',
         `--user=${user}`,
         `--datadir=${data}`,
+        `--tmpdir=${passing}`,
         `--socket=${socket}`,
         `--pid-file=${pidFile}`,
         `--port=${settings.port}`,

@@ -55,6 +55,8 @@ step('first contact: under twelve taps, nothing typed', async () => {
 
 step('the call waits for the complaint’s test, then make safe item by item', async () => {
   await ines.sees('record the complaint’s test first');
+  // The call comes from its worker and moves what stands below it.
+  await ines.sees('Could stop you');
   await ines.tap('::-p-xpath(//button[normalize-space(.)="Record"])');
   await ines.tapText('Shows the complaint');
   await ines.tapText('Make it safe');

@@ -1,6 +1,7 @@
 import { callLine, elsewhere, diagnose, kilogramsOf, kitOf, type Call } from '@iron-cradle/core';
-import { useMemo, useState } from 'react';
+import { useLayoutEffect, useMemo, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
+import { screenChanged } from '../../../app/wetGlass.ts';
 import { Kilograms } from '../../../drawings/kilograms/Kilograms.tsx';
 import { useJob } from '../../../log/useJob.ts';
 import { Strap } from '../../../look/Strap.tsx';
@@ -32,6 +33,8 @@ export default function Plan() {
     return (core) => core.call(state, tools);
   }, [state, shop]);
   const { answer: call, progress, problem, again } = useAnswer(ask);
+  // Its rows come when they come, and move what a finger may be on its way to.
+  useLayoutEffect(screenChanged, [call === null]);
   // Who may lift it, and the test that comes first, need no search.
   const line = useMemo(() => callLine(state), [state]);
   const diagnosis = diagnose(state);

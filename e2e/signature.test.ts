@@ -2,7 +2,6 @@ import { atWork } from './lib/atWork.ts';
 import { phone, wide } from './lib/browser.ts';
 import { provedDry, toTheGround, upAndHome } from './lib/home.ts';
 import { oneJob } from './lib/oneJob.ts';
-import { until } from './lib/until.ts';
 
 /** From what is found on the bench to the signature: the part that was bad is out, the one that is in was proved, and the record says so. */
 const work = atWork(wide);
@@ -111,11 +110,10 @@ describe('a weak pump whose hose inside is split', () => {
     await ines.page.waitForSelector('[data-lesson="fitted hose"]');
     await ines.tap('[data-action=learn]');
     await ines.sees('Kept in');
-    type Kept = { id: string; unit?: { parts: { id: string; fitted?: string }[] } }[];
-    const fitted = async () =>
-      (await ines.api<Kept>('/vehicles')).find(({ id }) => id === 'van-4')?.unit?.parts.find(({ id }) => id === 'hose')
-        ?.fitted;
-    await until(fitted, (hose) => hose === 'hose for submersion, 8 mm');
+    const vehicles = await ines.api<{ id: string; unit?: { parts: { id: string; fitted?: string }[] } }[]>('/vehicles');
+    expect(vehicles.find(({ id }) => id === 'van-4')?.unit?.parts.find(({ id }) => id === 'hose')?.fitted).toBe(
+      'hose for submersion, 8 mm',
+    );
   });
 });
 

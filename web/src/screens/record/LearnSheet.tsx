@@ -34,10 +34,24 @@ interface LearnSheetProps {
   onClose: () => void;
 }
 
-/** What the job taught, line by line: guessed before, known now. Only what is ticked goes into the vehicle file. */
-export function LearnSheet({ state, hands, onClose }: LearnSheetProps) {
+/** What the job taught, once the files are here: without them nobody knows whether this vehicle has one, and a second one would be begun. */
+export function LearnSheet(props: LearnSheetProps) {
+  const { data, error } = useVehicles();
+  if (data) return <Taught {...props} vehicles={data} />;
+  return (
+    <Sheet open onClose={props.onClose} title="What it taught">
+      <p role="status" className={error ? 'font-semibold text-halt' : 'text-quiet'}>
+        {error
+          ? `${error.message} Which file it goes into is known once the vehicle files can be read.`
+          : 'Reading the vehicle files…'}
+      </p>
+    </Sheet>
+  );
+}
+
+/** Line by line: guessed before, known now. Only what is ticked goes into the vehicle file. */
+function Taught({ state, hands, onClose, vehicles }: LearnSheetProps & { vehicles: readonly VehicleFile[] }) {
   const client = useQueryClient();
-  const vehicles = useVehicles().data ?? [];
   const [off, setOff] = useState<string[]>([]);
   const [said, setSaid] = useState<{ good: boolean; text: string } | null>(null);
   const known = vehicles.find((v) => v.id === state.vehicle.id && !v.id.startsWith('archetype-'));

@@ -132,21 +132,30 @@ describe('the record', () => {
 
 describe('what a job taught', () => {
   let kept: VehicleFile | null = null;
+  let put: () => Response;
+  /** The vehicle files, once the server answers. */
+  let files: Promise<VehicleFile[]>;
   beforeEach(() => {
     kept = null;
-    globalThis.fetch = ((_: string, init?: RequestInit) => {
-      if (init?.method === 'PUT') kept = JSON.parse(init.body as string) as VehicleFile;
-      return Promise.resolve(Response.json([]));
+    files = Promise.resolve([]);
+    put = () => Response.json([]);
+    globalThis.fetch = (async (_: string, init?: RequestInit) => {
+      if (init?.method !== 'PUT') return Response.json(await files);
+      kept = JSON.parse(init.body as string) as VehicleFile;
+      return put();
     }) as typeof fetch;
   });
-  const felt = () =>
+  const felt = (vehicle?: VehicleFile) =>
     foldJob(
       null,
-      logOf([
-        { kind: 'moved', body: { to: { f: 25, r: 25 } } },
-        { kind: 'surprise', body: { what: 'holds', key: 'line:vent', lets: 55 } },
-        { kind: 'surprise', body: { what: 'holds', key: 'line:plug', lets: 80 } },
-      ]),
+      logOf(
+        [
+          { kind: 'moved', body: { to: { f: 25, r: 25 } } },
+          { kind: 'surprise', body: { what: 'holds', key: 'line:vent', lets: 55 } },
+          { kind: 'surprise', body: { what: 'holds', key: 'line:plug', lets: 80 } },
+        ],
+        vehicle,
+      ),
     )!;
   const open = (state = felt()) =>
     render(
@@ -158,7 +167,7 @@ describe('what a job taught', () => {
   test('is offered line by line; only what is ticked is kept, in a file of its own', async () => {
     const user = userEvent.setup();
     open();
-    const rows = screen.getAllByRole('checkbox');
+    const rows = await screen.findAllByRole('checkbox');
     expect(rows.map((r) => r.dataset.lesson)).toEqual(expect.arrayContaining(['slack vent', 'slack plug']));
     for (const row of rows) if (row.dataset.lesson !== 'slack vent') await user.click(row);
     await user.click(screen.getByText(`Keep 1 of ${rows.length}`));
@@ -173,7 +182,7 @@ describe('what a job taught', () => {
   test('nothing ticked keeps nothing, and says what it waits for', async () => {
     const user = userEvent.setup();
     open();
-    for (const row of screen.getAllByRole('checkbox')) await user.click(row);
+    for (const row of await screen.findAllByRole('checkbox')) await user.click(row);
     const strap = document.querySelector<HTMLElement>('[data-action=learn]')!;
     expect(strap.textContent).toContain('tick what it taught');
     await user.click(strap);
@@ -182,16 +191,37 @@ describe('what a job taught', () => {
 
   test('a server that refuses is said, and what was ticked stays', async () => {
     const user = userEvent.setup();
-    globalThis.fetch = (() =>
-      Promise.resolve(Response.json({ title: 'Not now', detail: 'try again' }, { status: 503 }))) as typeof fetch;
+    put = () => Response.json({ title: 'Not now', detail: 'try again' }, { status: 503 });
     open();
+    await screen.findAllByRole('checkbox');
     await user.click(document.querySelector('[data-action=learn]')!);
     await waitFor(() => expect(screen.getByRole('status').className).toContain('halt'));
     expect(screen.getAllByRole('checkbox').every((r) => r.getAttribute('aria-checked') === 'true')).toBe(true);
   });
 
-  test('a job that felt nothing teaches nothing', () => {
+  test('before the vehicle files are here nothing is kept: it would begin a second file of a vehicle that has one', async () => {
+    const user = userEvent.setup();
+    const own: VehicleFile = { ...archetypes[0]!, id: 'fleet-7', name: 'Fleet 7' };
+    let answer: (all: VehicleFile[]) => void = () => undefined;
+    files = new Promise((resolve) => (answer = resolve));
+    open(felt(own));
+    expect(screen.getByRole('status').textContent).toContain('Reading the vehicle files');
+    expect(document.querySelector('[data-action=learn]')).toBeNull();
+    answer([own]);
+    await screen.findAllByRole('checkbox');
+    await user.click(document.querySelector('[data-action=learn]')!);
+    await waitFor(() => expect(kept).toMatchObject({ id: 'fleet-7', name: 'Fleet 7' }));
+  });
+
+  test('vehicle files that cannot be read are said, and nothing is kept', async () => {
+    files = Promise.reject(new TypeError('network'));
+    open();
+    await waitFor(() => expect(screen.getByRole('status').className).toContain('halt'));
+    expect(document.querySelector('[data-action=learn]')).toBeNull();
+  });
+
+  test('a job that felt nothing teaches nothing', async () => {
     open(foldJob(null, logOf([]))!);
-    expect(screen.getByText(/Guesses teach nothing/)).toBeTruthy();
+    expect(await screen.findByText(/Guesses teach nothing/)).toBeTruthy();
   });
 });

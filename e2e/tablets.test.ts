@@ -109,12 +109,7 @@ test('what two devices say without knowing of each other is asked on both, and o
   const letBack = await cutOff(ines);
   await ines.tap('[data-action=take-back]');
   await ines.page.waitForSelector('[data-band=away]');
-  const n = (await bo.log('demo-van-4')).length;
-  await bo.tap('[data-action=as-said]');
-  await until(
-    () => bo.log('demo-van-4'),
-    (all) => all.length > n,
-  );
+  await bo.acts('demo-van-4', '[data-action=as-said]');
   await letBack();
   for (const person of [ines, bo]) await person.stands('[data-two-devices]', true);
   await ines.sees('Two devices say different things of');
@@ -148,12 +143,7 @@ test('what the server refuses is shown with what to do, never dropped', async ()
     await person.page.waitForSelector('[data-put=rag]');
   }
   while ((await ines.text()).includes('It is out')) {
-    const n = (await ines.log('demo-pickup-2')).length;
-    await ines.tapText('It is out');
-    await until(
-      () => ines.log('demo-pickup-2'),
-      (all) => all.length > n,
-    );
+    await ines.acts('demo-pickup-2', ines.button('It is out'));
     await wait(100);
   }
   for (const [place, remedy] of [
@@ -176,12 +166,7 @@ test('what the server refuses is shown with what to do, never dropped', async ()
   await ines.tap('[data-gate="3"]');
   await ines.page.waitForSelector('[data-band=away]');
   await ines.sees('A gate was passed here; waiting for the server.');
-  const n = (await bo.log('demo-pickup-2')).length;
-  await bo.tap('[data-put=rag]');
-  await until(
-    () => bo.log('demo-pickup-2'),
-    (all) => all.length > n,
-  );
+  await bo.acts('demo-pickup-2', '[data-put=rag]');
   await letBack();
   await ines.sees('Not taken:');
   await ines.sees('rag');

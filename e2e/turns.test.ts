@@ -21,14 +21,6 @@ const arrived = async (jobId: string, ...wanted: string[]): Promise<void> => {
     (all) => all.slice(-wanted.length).join() === wanted.join(),
   );
 };
-const act = async (jobId: string, selector: string): Promise<void> => {
-  const before = (await kinds(jobId)).length;
-  await ines.tap(selector);
-  await until(
-    () => kinds(jobId),
-    (all) => all.length > before,
-  );
-};
 
 test('a wrong PIN says how many tries are left and keeps the name', async () => {
   const context = await browser.createBrowserContext();
@@ -50,23 +42,23 @@ test('a wrong PIN says how many tries are left and keeps the name', async () => 
 test('something new holds: it is taken out of the way, gets a number, and is owed', async () => {
   await ines.go('/jobs/demo-van-4/drop');
   await ines.tap('[data-action=holds]');
-  await act('demo-van-4', '[data-holds^="new:1@25"]');
+  await ines.acts('demo-van-4', '[data-holds^="new:1@25"]');
   await ines.sees('something not in the file holds it at 25');
-  await act('demo-van-4', '[data-action=cleared]');
+  await ines.acts('demo-van-4', '[data-action=cleared]');
   await ines.tap('[data-action=off]');
   await ines.sees('something not in the file');
   await ines.tapText('Close');
   await ines.page.waitForSelector('[role=dialog]', { hidden: true });
-  await act('demo-van-4', '[data-action=take-back]');
+  await ines.acts('demo-van-4', '[data-action=take-back]');
   await ines.sees('something not in the file holds it at 25');
-  await act('demo-van-4', '[data-action=take-back]');
+  await ines.acts('demo-van-4', '[data-action=take-back]');
   await ines.page.waitForSelector('[data-action=as-said]');
 });
 
 test('a line was pulled: written down, owed, inspected, no longer owed', async () => {
   await ines.tap('[data-action=holds]');
   await ines.tapText('A line was pulled');
-  await act('demo-van-4', '[data-pulled="line:vent"]');
+  await ines.acts('demo-van-4', '[data-pulled="line:vent"]');
   await ines.go('/jobs/demo-van-4/prove');
   await ines.tap('[data-owed="line:vent"]');
   await ines.tapText('Sound');

@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import puppeteer, { type Browser, type ElementHandle, type Page } from 'puppeteer-core';
 import { profile } from './server.ts';
-import { PATIENCE, SLOWED } from './until.ts';
+import { PATIENCE, SLOWED, until } from './until.ts';
 
 const ARGS = [
   '--no-sandbox',
@@ -185,6 +185,16 @@ export class Person {
   /** The log of a job as the server has it. */
   async log(jobId: string): Promise<Logged[]> {
     return (await this.api<{ entries: Logged[] }>(`/jobs/${jobId}/entries`)).entries;
+  }
+
+  /** Taps and waits until what was entered has arrived. */
+  async acts(jobId: string, selector: string): Promise<void> {
+    const before = (await this.log(jobId)).length;
+    await this.tap(selector);
+    await until(
+      () => this.log(jobId),
+      (all) => all.length > before,
+    );
   }
 
   /** Chooses a CSV file of these lines. */

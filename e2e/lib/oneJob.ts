@@ -34,12 +34,7 @@ export function oneJob(person: () => Person) {
       ),
     ).toBe(before + 1);
   };
-  /** Taps and waits until what was entered has arrived. */
-  const act = async (selector: string): Promise<void> => {
-    const before = (await log()).length;
-    await person().tap(selector);
-    await until(log, (all) => all.length > before);
-  };
+  const act = (selector: string): Promise<void> => person().acts(person().jobId(), selector);
   const height = () => person().page.$eval('[data-height]', (e) => Number(e.getAttribute('data-height')));
   return { step, log, newest, count, arrives, act, height };
 }

@@ -72,6 +72,20 @@ describe('instruments', () => {
     expect(spread).toBeGreaterThan(0.08);
     expect(spread).toBeLessThan(0.16);
   });
+  test('a counter never takes back what it has counted', () => {
+    const bursts = job('leak', [wait(BURSTS)]);
+    const chance = seeded(7);
+    for (const channelId of ['litres', 'bench']) {
+      // Ninety seconds: three bursts with their rests, or a run on the bench.
+      const shown = Array.from(
+        { length: 900 },
+        (_, i) =>
+          readInstrument(bursts, { kind: 'flowCounter', channelId, since: start, at: start + i * 100, chance }).value!,
+      );
+      expect(shown).toEqual([...shown].sort((a, b) => a - b));
+      expect(shown.at(-1)).toBeGreaterThan(shown[0]!);
+    }
+  });
   test('pressure stays until it is let out, then falls to a third in five seconds', () => {
     const closed = job('leak');
     expect(nowOf(hiddenTruth(closed), closed, start + 60_000).pressure).toBe(hiddenTruth(closed).pressure);

@@ -22,7 +22,7 @@ export interface Channel {
   resolution: number;
   /** Least and most it shows, in its unit. */
   range: [number, number];
-  /** Standard deviation of its noise, in its unit. */
+  /** Standard deviation of its noise, in its unit; 0 for what counts, which never counts back. */
   noise: number;
 }
 
@@ -118,14 +118,14 @@ export const instruments: readonly Instrument[] = [
     kind: 'flowCounter',
     name: 'flow counter',
     channels: [
-      { id: 'litres', name: 'since the bursts began', unit: 'L', resolution: 0.1, range: [0, 999], noise: 0.02 },
+      { id: 'litres', name: 'since the bursts began', unit: 'L', resolution: 0.1, range: [0, 999], noise: 0 },
       {
         id: 'bench',
         name: 'since the pump was switched on, bench',
         unit: 'L',
         resolution: 0.005,
         range: [0, 99],
-        noise: 0.001,
+        noise: 0,
       },
     ],
   },

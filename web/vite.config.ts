@@ -6,7 +6,25 @@ import { VitePWA } from 'vite-plugin-pwa';
 
 export default defineConfig({
   root: fileURLToPath(new URL('.', import.meta.url)),
-  build: { outDir: 'dist', emptyOutDir: true, target: 'es2022', sourcemap: false },
+  build: {
+    outDir: 'dist',
+    emptyOutDir: true,
+    target: 'es2022',
+    sourcemap: false,
+    chunkSizeWarningLimit: 1_000,
+    rolldownOptions: {
+      output: {
+        codeSplitting: {
+          // Each device lays all of it by: what two pages share comes in one file, not in a hundred of a kilobyte each.
+          groups: [
+            { name: 'start', tags: ['$initial'] },
+            { name: 'chart', test: /node_modules\/(chart\.js|@kurkle)\//, priority: 1 },
+            { name: 'shared', minShareCount: 2 },
+          ],
+        },
+      },
+    },
+  },
   server: { proxy: { '/api': 'http://127.0.0.1:4173' } },
   plugins: [
     react(),

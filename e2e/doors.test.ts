@@ -126,11 +126,12 @@ test('a lost tablet is ended: it asks to sign in; what it had not delivered is l
   await bo.go(`/jobs/${JOB}/bench`);
   await bo.sees('not ended by the lead');
   expect((await ines.log(JOB)).length).toBe(before);
-  // Who works here no more is asked for twice, and then signs in nowhere.
+  // Who works here no more is asked for twice, and then signs in nowhere; what stood open at their tablet does not stay.
+  await bo.go('/');
+  await bo.sees('Next vehicle');
   await marit.tap('[data-action=remove]');
   await marit.tap('[data-action=remove-now]');
   await marit.page.waitForSelector('[data-action=person-bo]', { hidden: true });
-  await bo.go('/sign-in');
   await bo.sees('Who is working?');
   // What the device heard before stands there until it has asked anew.
   const names = await until(

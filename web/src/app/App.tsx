@@ -1,12 +1,11 @@
 import { createAsyncStoragePersister } from '@tanstack/query-async-storage-persister';
-import { QueryClient } from '@tanstack/react-query';
 import { PersistQueryClientProvider } from '@tanstack/react-query-persist-client';
 import { lazy, Suspense } from 'react';
 import { createBrowserRouter, RouterProvider } from 'react-router';
 import { storeOrNone } from '../log/db.ts';
 import { storageFailed } from '../log/line.ts';
+import { makeClient } from '../net/client.ts';
 import { HEARD_VERSION } from '../net/heard.ts';
-import { retryAway } from '../net/queries.ts';
 import { Bays } from '../screens/bays/Bays.tsx';
 import { SignIn } from '../screens/signIn/SignIn.tsx';
 import { Missing } from './Missing.tsx';
@@ -26,12 +25,7 @@ const VehicleScreen = lazy(pages.vehicle);
 const ShopScreen = lazy(pages.shop);
 const ThreadsScreen = lazy(pages.threads);
 
-const client = new QueryClient({
-  defaultOptions: {
-    queries: { retry: retryAway, gcTime: Infinity, networkMode: 'always' },
-    mutations: { networkMode: 'always' },
-  },
-});
+const client = makeClient();
 
 /** What was last heard from the server stays on the device, for a reload while it is away. */
 const persister = createAsyncStoragePersister({

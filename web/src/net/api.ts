@@ -32,13 +32,14 @@ export class Away extends Error {
 export async function call<T>(
   method: string,
   path: string,
-  { body, signal }: { body?: unknown; signal?: AbortSignal } = {},
+  { body, signal, keepalive = false }: { body?: unknown; signal?: AbortSignal; keepalive?: boolean } = {},
 ): Promise<T> {
   let response: Response;
   try {
     response = await fetch(`/api${path}`, {
       method,
       credentials: 'same-origin',
+      keepalive,
       ...(body === undefined
         ? {}
         : body instanceof Blob

@@ -2,7 +2,7 @@ import { askToken } from '../log/tokens.ts';
 import { forgetPin, holdPin } from '../log/pinHere.ts';
 import { forgetRunning } from '../log/useKept.ts';
 import { useEffect } from 'react';
-import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { keepPreviousData, type QueryClient, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import type { JobSummary, ShopPrices, UnitSystem, VehicleFile } from '@iron-cradle/core';
 import { ApiProblem, call, get } from './api.ts';
 import { forgetHeard } from './heard.ts';
@@ -83,6 +83,8 @@ export function useJobs() {
     stream.addEventListener('jobs', ask);
     // Heard again after a silence: what was missed is asked for.
     stream.onopen = ask;
+    // Refused, it is not heard again: what is asked then says why.
+    stream.onerror = () => stream.readyState === EventSource.CLOSED && ask();
     return () => stream.close();
   }, [client]);
   return useQuery({ queryKey: ['jobs'], queryFn: () => get<JobRow[]>('/jobs'), refetchInterval: 60_000 });
@@ -95,8 +97,24 @@ export const useSignedJobs = (find: string, month: string) =>
     placeholderData: keepPreviousData,
   });
 /** Who is signed in here. */
-export const useMe = () =>
-  useQuery({ queryKey: ['me'], queryFn: () => get<{ person: Me | null; locked?: boolean }>('/session') });
+export function useMe() {
+  const client = useQueryClient();
+  return useQuery({
+    queryKey: ['me'],
+    queryFn: async () => {
+      const me = await get<{ person: Me | null; locked?: boolean }>('/session');
+      // However the sign-in ended, what was heard by it is nobody's.
+      if (!me.person) forgetHeard(client);
+      return me;
+    },
+  });
+}
+
+/** Who is signed in from now on; an answer that is still on its way is about before. */
+async function sayWho(client: QueryClient, me: { person: Me | null }): Promise<void> {
+  await client.cancelQueries({ queryKey: ['me'] });
+  client.setQueryData(['me'], me);
+}
 
 /** Signs somebody in. */
 export function useSignIn() {
@@ -109,9 +127,9 @@ export function useSignIn() {
       holdPin(body.pin);
       return me;
     },
-    onSuccess: (me) => {
+    onSuccess: async (me) => {
       forgetHeard(client);
-      client.setQueryData(['me'], me);
+      await sayWho(client, me);
       // What a stranger is not told.
       void client.invalidateQueries({ queryKey: ['people'] });
       void client.invalidateQueries({ queryKey: ['shop'] });
@@ -123,12 +141,13 @@ export function useSignIn() {
 export function useSignOut() {
   const client = useQueryClient();
   return useMutation({
-    mutationFn: () => call<void>('DELETE', '/session'),
-    onSuccess: () => {
+    // Also from a page that is left at once.
+    mutationFn: () => call<void>('DELETE', '/session', { keepalive: true }),
+    onSuccess: async () => {
       forgetRunning();
       forgetPin();
       forgetHeard(client);
-      client.setQueryData(['me'], { person: null });
+      await sayWho(client, { person: null });
     },
   });
 }
@@ -138,6 +157,3 @@ export function useNames(): (id: string) => string {
   const people = usePeople();
   return (id) => people.data?.find((p) => p.id === id)?.name ?? id;
 }
-
-/** Tries again only when the server was away; what it said no to stays said. */
-export const retryAway = (count: number, error: Error): boolean => !(error instanceof ApiProblem) && count < 2;

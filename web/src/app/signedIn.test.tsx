@@ -1,6 +1,7 @@
 import { QueryClientProvider, useQuery } from '@tanstack/react-query';
-import { render, screen, waitFor } from '@testing-library/react';
+import { act, render, screen, waitFor } from '@testing-library/react';
 import { createMemoryRouter, RouterProvider } from 'react-router';
+import { setLine } from '../log/line.ts';
 import { get } from '../net/api.ts';
 import { makeClient } from '../net/client.ts';
 import { SignedIn } from './SignedIn.tsx';
@@ -36,8 +37,8 @@ function open(heard: { person: typeof ines | null } | undefined, now: () => Prom
   );
   return { visited, client };
 }
-const says = (person: typeof ines | null) => () =>
-  Promise.resolve(new Response(JSON.stringify({ person }), { headers: { 'Content-Type': 'application/json' } }));
+const json = (body: unknown) => new Response(JSON.stringify(body), { headers: { 'Content-Type': 'application/json' } });
+const says = (person: typeof ines | null) => () => Promise.resolve(json({ person }));
 const refused = () =>
   new Response(JSON.stringify({ title: 'Sign in first' }), {
     status: 401,
@@ -68,6 +69,16 @@ describe('everything behind the sign-in', () => {
         : Promise.resolve(refused())) as () => Promise<Response>);
     await waitFor(() => expect(screen.queryByText('who is working')).not.toBeNull(), PATIENCE);
     expect(client.getQueryData(['jobs'])).toBeUndefined();
+  });
+
+  test('the server asks for the PIN of a device that went on without it: so does its screen', async () => {
+    let locked = false;
+    open({ person: ines }, () => Promise.resolve(json({ person: ines, locked })));
+    await waitFor(() => expect(screen.queryByText('the job')).not.toBeNull(), PATIENCE);
+    locked = true;
+    act(() => setLine({ server: 'pin' }));
+    await waitFor(() => expect(screen.queryByText('Ines, your PIN')).not.toBeNull(), PATIENCE);
+    act(() => setLine({ server: 'here' }));
   });
 
   test('the server is away: who was known goes on, who was not is asked to sign in', async () => {

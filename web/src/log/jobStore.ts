@@ -124,7 +124,8 @@ export class JobStore {
       }
       const said = error instanceof ApiProblem ? error.status : null;
       if (said === 401) setLine({ server: 'signIn' });
-      // What says no is there: to a device that asks for the PIN, or about a job that is still on its way to it.
+      else if (said === 423) setLine({ server: 'pin' });
+      // What says no is there: about a job that is still on its way to it.
       else if (said === null || said >= 500) setLine({ server: 'away' });
       setTimeout(this.catchUp, 2500);
     }

@@ -41,8 +41,7 @@ describe('what is said of the server', () => {
     const again = new JobStore(job.jobId);
     again.subscribe(() => undefined);
     await until(() => server.requests.slice(asked).some(({ method }) => method === 'GET'));
-    await new Promise((resolve) => setTimeout(resolve, 50));
-    expect(lineState().server).toBe('here');
+    await until(() => lineState().server === 'pin');
     server.mode = 'up';
     await until(() => again.snapshot().number !== null);
   });

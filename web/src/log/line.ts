@@ -3,8 +3,8 @@ import type { NotTaken } from './db.ts';
 
 /** How things stand between this device and the server. */
 export interface LineState {
-  /** Does it answer, and does it know who asks? */
-  server: 'here' | 'away' | 'signIn';
+  /** Does it answer, does it know who asks, and does it ask for their PIN first? */
+  server: 'here' | 'away' | 'signIn' | 'pin';
   /** Entries not delivered yet. */
   waiting: number;
   /** What the server did not take. */

@@ -5,8 +5,8 @@ import { ApiProblem } from './api.ts';
 const retryAway = (count: number, error: Error): boolean => !(error instanceof ApiProblem) && count < 2;
 
 /**
- * What the pages hear from the server. Where it says that nobody is signed in, who is gets asked anew: a sign-in can end while its
- * page stands, by the lead, in another tab, or by a sign-out that took its time.
+ * What the pages hear from the server. Where it says that nobody is signed in, or asks for the PIN, who is gets asked anew: a
+ * sign-in can end while its page stands, by the lead, in another tab, or by a sign-out that took its time.
  *
  * @example <QueryClientProvider client={makeClient()}>
  */
@@ -14,7 +14,8 @@ export function makeClient(): QueryClient {
   const client: QueryClient = new QueryClient({
     queryCache: new QueryCache({
       onError: (error) => {
-        if (error instanceof ApiProblem && error.status === 401) void client.invalidateQueries({ queryKey: ['me'] });
+        if (error instanceof ApiProblem && [401, 423].includes(error.status))
+          void client.invalidateQueries({ queryKey: ['me'] });
       },
     }),
     defaultOptions: {

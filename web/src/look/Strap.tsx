@@ -16,7 +16,8 @@ export function Strap({ children, waitsFor, progress, className = '', ...rest }:
       type="button"
       {...rest}
       aria-disabled={waits || rest.disabled || undefined}
-      onClick={waits ? undefined : rest.onClick}
+      // Also where it is the one that submits a form.
+      onClick={waits ? (event) => event.preventDefault() : rest.onClick}
       className={`relative flex min-h-[72px] w-full items-center justify-center gap-3 px-10 py-2 text-center text-24 font-bold leading-tight [font-stretch:75%] ${
         waits ? 'border-2 border-dashed border-edge bg-sheet text-quiet' : 'bg-work text-on-work active:brightness-110'
       } ${className}`}

@@ -46,7 +46,8 @@ export default function FirstContact() {
 
   const taken = new Set(jobs.data?.filter((j) => !j.signed && !j.parked).map((j) => j.bay));
   const asked = Number(search.get('bay')) || null;
-  const free = shop.data?.bays.findIndex((_, i) => !taken.has(i + 1)) ?? -1;
+  // Nothing is free before the shop has said so: it stands outside.
+  const free = (jobs.data && shop.data?.bays.findIndex((_, i) => !taken.has(i + 1))) ?? -1;
   const bay = asked ?? (free >= 0 ? free + 1 : null);
   const place = bay ? `bay ${bay}` : 'outside';
   const shell = material ?? (mounting === 'crosswise' ? 'steel' : 'plastic');

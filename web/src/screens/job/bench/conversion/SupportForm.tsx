@@ -10,7 +10,8 @@ import { VerdictView } from '../../../../ui/VerdictView.tsx';
 /** What carries another tank, or a support the shop made: full mass, the shop’s factor, what each part is good for. */
 export function SupportForm() {
   const { state } = useJob();
-  const shock = useShop().data?.shock ?? null;
+  const shop = useShop().data;
+  const shock = shop?.shock ?? null;
   const form = useEntryForm({ kind: 'supportPlanned', start: { good: {}, signedBy: '' } });
   const kn = { form, dimension: 'count', unit: 'one', step: 0.1, decimals: 1 } as const;
   return (
@@ -36,9 +37,11 @@ export function SupportForm() {
           label="what carries it"
         >
           <p className="text-quiet">
-            {shock === null
-              ? 'The shop has set no factor for bumps: without it nobody can say.'
-              : `A bump makes ${shock} times its weight, by the shop’s rule.`}
+            {!shop
+              ? 'Not heard from the shop’s server yet: what factor for bumps the shop has set.'
+              : shock === null
+                ? 'The shop has set no factor for bumps: without it nobody can say.'
+                : `A bump makes ${shock} times its weight, by the shop’s rule.`}
           </p>
           <div className="grid grid-cols-2 gap-x-3">
             <FormQuantity form={form} name="kilograms" label="Full, it weighs" dimension="mass" unit="kg" step={0.5} />
@@ -61,7 +64,11 @@ export function SupportForm() {
             label="Somebody outside signed for it: who (may stay empty)"
             maxLength={120}
           />
-          <Strap type="submit" data-action="carries-judge">
+          <Strap
+            type="submit"
+            data-action="carries-judge"
+            waitsFor={shop ? undefined : 'the shop’s factor has not been heard'}
+          >
             Does it carry?
           </Strap>
         </EntryForm>

@@ -6,11 +6,13 @@ import { keepApplication } from './app/newVersion.ts';
 import { keepStorage } from './log/persist.ts';
 import { startSender } from './log/sender.ts';
 import { sendPhotos } from './log/photos.ts';
+import { startHeldEnter } from './app/heldEnter.ts';
 import { startWetGlass } from './app/wetGlass.ts';
 import { startTheme } from './look/theme.ts';
 
 startTheme();
 startWetGlass();
+startHeldEnter();
 // What was taken before a reload and has not arrived yet.
 void sendPhotos();
 startSender();

@@ -11,6 +11,8 @@ export interface Key {
   does: string;
   /** Does it. */
   run: () => void;
+  /** Does it again and again while it is held down; else once a press, however long a foot rests on a pedal. */
+  held?: boolean;
 }
 
 const typing = (target: EventTarget | null): boolean =>
@@ -30,7 +32,7 @@ export function useKeys(keys: readonly Key[]): React.ReactNode {
     const found = keys.find((k) => k.key === event.key || k.key === event.key.toLowerCase());
     if (!found) return;
     event.preventDefault();
-    found.run();
+    if (!event.repeat || found.held) found.run();
   });
   useEffect(() => {
     window.addEventListener('keydown', onKey);

@@ -59,8 +59,8 @@ export default function Drop() {
     { key: 'PageUp', shown: 'pedal back', does: 'say it again', run: () => say(words) },
     { key: 's', does: 'say the stop', run: () => say(words) },
     { key: 'h', does: 'something holds', run: () => setHolding(true) },
-    { key: 'ArrowUp', shown: 'arrow up', does: '10 mm higher', run: () => descent.step(-10) },
-    { key: 'ArrowDown', shown: 'arrow down', does: '10 mm lower', run: () => descent.step(10) },
+    { key: 'ArrowUp', shown: 'arrow up', does: '10 mm higher', run: () => descent.step(-10), held: true },
+    { key: 'ArrowDown', shown: 'arrow down', does: '10 mm lower', run: () => descent.step(10), held: true },
     { key: 'w', does: 'what lies ahead, and what if', run: () => setAhead(true) },
     { key: 'o', does: 'what is off', run: () => setOff(true) },
     {

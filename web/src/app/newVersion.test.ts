@@ -1,6 +1,7 @@
 import { setLine } from '../log/line.ts';
 import { keepStorage } from '../log/persist.ts';
-import { forgetVersion, takeOver } from './newVersion.ts';
+import { jest } from '@jest/globals';
+import { forgetVersion, keepApplication, takeOver } from './newVersion.ts';
 
 const laidBy = () => {
   const said: unknown[] = [];
@@ -38,6 +39,25 @@ test('nothing laid by, nothing happens', async () => {
     forgetVersion(registration);
     await expect(takeOver()).resolves.toBeUndefined();
   }
+});
+
+test('a first one that could not be laid by is begun again until it is; then it is left in peace', async () => {
+  jest.useFakeTimers();
+  const installing = Object.assign(new EventTarget(), { state: 'installing' });
+  const failed = () => Promise.reject(new TypeError('a file did not come'));
+  const answers = [failed, () => Promise.resolve({ installing, active: null }), () => Promise.resolve({ active: {} })];
+  let asked = 0;
+  void keepApplication({ register: () => answers[asked++]!(), addEventListener: () => undefined } as never);
+  const pass = async () => {
+    await jest.advanceTimersByTimeAsync(16_000);
+    return asked;
+  };
+  expect(await pass()).toBe(2);
+  installing.state = 'redundant';
+  installing.dispatchEvent(new Event('statechange'));
+  expect(await pass()).toBe(3);
+  expect(await pass()).toBe(3);
+  jest.useRealTimers();
 });
 
 test('the browser is asked once to keep what is here; where it cannot be asked it is not', async () => {

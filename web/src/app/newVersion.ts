@@ -8,6 +8,8 @@ const channel = typeof BroadcastChannel === 'undefined' ? null : new BroadcastCh
 /** How often it is asked whether there is a newer version, ms; and how long other tabs have to say that they are in a job. */
 const ASKED = 30 * 60_000;
 const ANSWERED = 400;
+/** A first one that could not be laid by, for one file that did not come, is begun again after this, ms. */
+const AGAIN = 15_000;
 
 let registration: ServiceWorkerRegistration | null = null;
 let asked = false;
@@ -26,12 +28,21 @@ export async function keepApplication(
   workers: ServiceWorkerContainer | undefined = navigator.serviceWorker,
 ): Promise<void> {
   if (!workers) return;
-  registration = await workers.register('/sw.js').catch(() => null);
+  await layBy(workers);
   setInterval(() => void registration?.update().catch(() => undefined), ASKED);
   workers.addEventListener('controllerchange', () => {
     // Only where it was asked for: the first one to keep this page changes nothing in it.
     if (asked) location.reload();
   });
+}
+
+/** Until one is there: without one a later reload while the server is away shows nothing. */
+async function layBy(workers: ServiceWorkerContainer): Promise<void> {
+  const again = () => void setTimeout(() => void layBy(workers), AGAIN);
+  registration = await workers.register('/sw.js').catch(() => null);
+  if (!registration) return again();
+  const { installing, active } = registration;
+  installing?.addEventListener('statechange', () => installing.state === 'redundant' && !active && again());
 }
 
 /** Do other tabs of this device let the application change? */

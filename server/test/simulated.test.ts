@@ -32,15 +32,14 @@ describe('the moments at which it reads', () => {
     expect(first! % 20).toBe(0);
     expect(second! - first!).toBe(20);
   });
-  test('it ends at once where nobody listens any more, also while it waits', async () => {
+  test('it ends where nobody listens any more, also while it waits for the next, which is a day off', async () => {
     const over = new AbortController();
     const begin = Date.now();
     const found: number[] = [];
     void setTimeout(30).then(() => over.abort());
-    for await (const at of moments({ begin, every: 5_000, signal: over.signal })) found.push(at);
+    for await (const at of moments({ begin, every: 86_400_000, signal: over.signal })) found.push(at);
     expect(found).toEqual([begin]);
-    expect(Date.now() - begin).toBeLessThan(4_000);
-  });
+  }, 60_000);
 });
 
 describe('a stream of it', () => {
@@ -73,13 +72,18 @@ describe('a stream of it', () => {
   };
 
   test('begins at the stop; who lost the line and comes back finds the arm where it is by then', async () => {
+    const asked = Date.now();
     const begun = await first({});
-    expect(Math.abs(begun.id - Date.now())).toBeLessThan(5_000);
-    const later = await first({ 'Last-Event-ID': String(Date.now() - 8_500) });
+    expect(begun.id).toBeGreaterThanOrEqual(asked);
+    expect(begun.id).toBeLessThanOrEqual(Date.now());
+    const since = Date.now() - 8_500;
+    const later = await first({ 'Last-Event-ID': String(since) });
+    const heard = Date.now();
     const top = await first({ 'Last-Event-ID': String(Date.now() - 20_000) });
     const share = (later.ohms - begun.ohms) / (top.ohms - begun.ohms);
-    // A second at the stop and ten for the way: 7.5 s of them are three quarters, and a busy machine a little more.
+    // A second at the stop and ten for the way: asked after 7.5 s of them it is past three quarters, and no further
+    // than it was when it was heard.
     expect(share).toBeGreaterThan(0.72);
-    expect(share).toBeLessThan(0.95);
+    expect(share).toBeLessThan((heard - since - 1_000) / 10_000 + 0.03);
   });
 });

@@ -237,6 +237,7 @@ export {
   SignInBody,
   UnlockBody,
   startingShop,
+  USUAL_BORE,
 } from './shop/index.ts';
 export { summaryOf, type JobSummary } from './summary/index.ts';
 export { gravestFirst, gravestOf, outcomeWord, type Outcome, type Verdict } from './verdict/index.ts';

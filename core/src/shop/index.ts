@@ -8,4 +8,4 @@ export {
   SignInBody,
   UnlockBody,
 } from './people.ts';
-export { bayKinds, Bay, Kit, Prices, Shop, startingShop } from './shop.ts';
+export { bayKinds, Bay, Kit, Prices, Shop, startingShop, USUAL_BORE } from './shop.ts';

@@ -96,6 +96,9 @@ export class Shop {
   @IsArray() @ArrayMinSize(1) @ArrayMaxSize(4) @ValidateNested({ each: true }) @Type(() => Bay) bays!: Bay[];
 }
 
+/** Bore of the usual siphon hose, mm: what is reckoned with where a shop has not said; common practice, no source. */
+export const USUAL_BORE = 10;
+
 /** What a shop starts with; common practice, no source. */
 export const startingShop: Shop = {
   name: 'The shop',
@@ -108,7 +111,7 @@ export const startingShop: Shop = {
   prices: { currency: '', hour: null, disposal: null },
   kit: {
     transferPump: 7,
-    siphonBore: 10,
+    siphonBore: USUAL_BORE,
     siphonLength: 2,
     cans: [20, 20, 20, 20, 10, 10],
     jackRated: 200,

@@ -11,7 +11,7 @@ import {
 } from '../job/index.ts';
 import { endOf } from '../journal/index.ts';
 import { unsettledKeys } from '../kernel/index.ts';
-import { openItems } from '../ledger/index.ts';
+import { openEnds, openItems } from '../ledger/index.ts';
 import { deepest, isLevel, samePose, type Pose } from '../pose/index.ts';
 import { inWords, litres, mm, say, type Sentence } from '../quantity/index.ts';
 import { nextStop, nextUp } from '../stops/index.ts';
@@ -95,13 +95,9 @@ const inTime = (ms: number | null): string | null => (ms === null ? null : new D
 
 function sentence(state: JobState, station: StationId): Pick<JobSummary, 'sentence' | 'detail' | 'halt'> {
   const quiet = (text: Sentence, detail: Sentence = '') => ({ sentence: text, detail, halt: false });
-  const off = openItems(state)
-    .filter((i) => i.kind === 'line')
-    .map((i) => shortName(i.name));
-  const list =
-    off.length > 0 ? `${off.slice(0, 3).join(', ')}${off.length > 3 ? ` and ${off.length - 3} more` : ''} open` : '';
+  const off = openItems(state).filter((i) => i.kind === 'line');
+  const list = off.length > 0 ? `${firstFew(off)} open` : '';
   if (state.signed) return quiet('signed');
-  if (state.parked) return quiet(state.parked, list);
   const disputed = unsettledKeys(state)[0];
   if (disputed)
     return { sentence: `two devices disagree about ${resourceName(state, disputed)}`, detail: list, halt: true };
@@ -112,6 +108,7 @@ function sentence(state: JobState, station: StationId): Pick<JobSummary, 'senten
       detail: list,
       halt: true,
     };
+  if (state.parked) return atRest(state, state.parked, list);
   switch (station) {
     case 'plan': {
       const call = callLine(state);
@@ -151,6 +148,19 @@ function sentence(state: JobState, station: StationId): Pick<JobSummary, 'senten
       return quiet('prove it, joint by joint', list);
   }
 }
+
+/** It rests for a reason; an end left open lets fuel or vapour out where nobody stands by. */
+function atRest(state: JobState, reason: string, list: string): Pick<JobSummary, 'sentence' | 'detail' | 'halt'> {
+  const bare = openEnds(state).filter(({ capped }) => !capped);
+  if (bare.length === 0) return { sentence: reason, detail: list, halt: false };
+  return { sentence: `rests with ${firstFew(bare)} not capped`, detail: reason, halt: true };
+}
+
+/** “filler, vapour, breather and 2 more”. */
+const firstFew = (things: readonly { name: string }[]): string => {
+  const names = things.slice(0, 3).map(({ name }) => shortName(name));
+  return `${names.join(', ')}${things.length > 3 ? ` and ${things.length - 3} more` : ''}`;
+};
 
 /** Where the tank hangs, its figures left as figures. */
 const poseSentence = (pose: Pose, [first, second]: readonly [string, string]): Sentence =>

@@ -80,7 +80,8 @@ test('one sentence for each part of the way', () => {
     sentence: 'tank is on the bench',
   });
   expect(van.log('parked', { reason: 'ring seal comes Thursday' })).toMatchObject({
-    sentence: 'ring seal comes Thursday',
+    sentence: 'rests with filler, vapour, breather and 3 more not capped',
+    detail: 'ring seal comes Thursday',
   });
   expect(van.log('parked', {})).toMatchObject({ parked: null });
   van.log('gateItem', { gate: 3, item: 'tests', answer: 'passed' });
@@ -88,6 +89,43 @@ test('one sentence for each part of the way', () => {
   expect(van.log('gate', { gate: 3 })).toMatchObject({
     station: 'refit',
     sentence: expect.stringMatching(/goes back at \d+ mm|raise to/),
+  });
+});
+
+describe('a job that rests', () => {
+  const capped = (key: string) => ({ ...stop(0, [key]), capped: [key] });
+
+  test('says why, while every end of it is capped', () => {
+    const van = job();
+    van.log('stopDone', capped('line:filler'));
+    expect(van.log('parked', { reason: 'seal comes Thursday' })).toMatchObject({
+      sentence: 'seal comes Thursday',
+      halt: false,
+    });
+  });
+
+  test('names the ends that were left open, also one that was parted while it rested', () => {
+    const van = job();
+    van.log('stopDone', capped('line:filler'));
+    van.log('parked', { reason: 'seal comes Thursday' });
+    expect(van.log('stopDone', stop(0, ['line:breather', 'line:evap']))).toMatchObject({
+      sentence: 'rests with breather, vapour not capped',
+      detail: 'seal comes Thursday',
+      halt: true,
+    });
+    expect(van.log('capped', { keys: ['line:breather', 'line:evap'] })).toMatchObject({
+      sentence: 'seal comes Thursday',
+      halt: false,
+    });
+  });
+
+  test('does not hide a line that was pulled', () => {
+    const van = job();
+    van.log('pulled', { key: 'line:vent' });
+    expect(van.log('parked', { reason: 'seal comes Thursday' })).toMatchObject({
+      sentence: 'front vent was pulled: inspect it',
+      halt: true,
+    });
   });
 });
 

@@ -70,7 +70,13 @@ export function Bays() {
                   <Link to={`/jobs/${job.id}`} className="flex items-center gap-3 py-3">
                     <span className="min-w-0 flex-1">
                       <span className="narrow block text-20">{job.name}</span>
-                      <span className="text-quiet">{job.parked ?? <Words of={job.sentence} />}</span>
+                      <span className="flex items-start gap-2">
+                        {job.halt && <Shape outcome="bad" size={22} label="halt" />}
+                        <span className={job.halt ? 'font-semibold' : 'text-quiet'}>
+                          <Words of={job.sentence} />
+                        </span>
+                      </span>
+                      {job.halt && job.parked && <span className="block text-quiet">{job.parked}</span>}
                       {job.waits.length > 0 && (
                         <span className="block text-quiet">{job.waits.map(waitInWords).join('; ')}</span>
                       )}

@@ -1,5 +1,5 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
-import { render, screen } from '@testing-library/react';
+import { render, screen, within } from '@testing-library/react';
 import { MemoryRouter } from 'react-router';
 import { Bays } from './Bays.tsx';
 
@@ -48,4 +48,21 @@ describe('a bay is free, and nothing waits outside, when the shop has said so an
     expect(await screen.findAllByText('Not heard from the shop’s server yet.')).toHaveLength(2);
     expect(screen.queryByText('Nothing waits outside.')).toBeNull();
   });
+});
+
+test('what rests outside and must not wait says so with its shape, and why it rests', async () => {
+  const at = { station: 'drop', done: [], waits: [], chords: [], here: 0, clear: 320, mounting: 'rail', open: 1 };
+  const rests = { ...at, bay: 1, parked: 'seal comes Thursday', tankOff: false, signed: null, plate: null };
+  shopWith(() =>
+    Promise.resolve([
+      { ...rests, id: 'a', name: 'Van 4', sentence: 'rests with feed not capped', detail: '', halt: true },
+      { ...rests, id: 'b', name: 'Van 5', sentence: 'seal comes Thursday', detail: '', halt: false },
+    ]),
+  );
+  const row = async (name: string) => (await screen.findByText(name)).closest('a')!;
+  expect((await row('Van 4')).textContent).toContain('rests with feed not capped');
+  expect((await row('Van 4')).textContent).toContain('seal comes Thursday');
+  expect(within(await row('Van 4')).getByLabelText('halt')).toBeTruthy();
+  expect((await row('Van 5')).textContent!.match(/seal comes Thursday/g)).toHaveLength(1);
+  expect(within(await row('Van 5')).queryByLabelText('halt')).toBeNull();
 });

@@ -9,6 +9,7 @@ import {
   roundTo,
   safeFillToday,
   SECOND_TANK,
+  USUAL_BORE,
   type ValueOf,
 } from '@iron-cradle/core';
 import { FormQuantity } from '../../../form/FormQuantity.tsx';
@@ -24,8 +25,8 @@ export function SeenSheet({ open, onClose }: { open: boolean; onClose: () => voi
   const kit = useShop().data?.kit;
   const head = useEntryForm({ kind: 'answer', start: { question: HOSE_HEAD.id } });
   const was = answerTo(state, HOSE_HEAD);
-  const bore = (kit?.siphonBore ?? 10) / 1000;
-  const flow = fillingFlow(bore);
+  const bore = kit?.siphonBore ?? USUAL_BORE;
+  const flow = fillingFlow(bore / 1000);
   return (
     <Sheet open={open} onClose={onClose} title="What was seen">
       <div className="grid gap-4">
@@ -78,9 +79,10 @@ export function SeenSheet({ open, onClose }: { open: boolean; onClose: () => voi
           <Celsius label="The store gets at most" where="store" />
         </div>
         <p className="text-quiet">
-          A can may be {Math.floor(safeFillToday(state) * 1000) / 10} % full for that. Through a {bore * 1000} mm hose
-          at most {roundTo(flow.bare, 1)} L/min until its inlet is covered, then {roundTo(flow.covered, 1)}: faster, and
-          a charge gathers. Bond hose and can, and wait {BEFORE_DIPPING.seconds} s before dipping.
+          A can may be {Math.floor(safeFillToday(state) * 1000) / 10} % full for that. Through{' '}
+          {kit?.siphonBore ? 'a' : 'the usual'} {bore} mm hose at most {roundTo(flow.bare, 1)} L/min until its inlet is
+          covered, then {roundTo(flow.covered, 1)}: faster, and a charge gathers. Bond hose and can, and wait{' '}
+          {BEFORE_DIPPING.seconds} s before dipping.
         </p>
       </div>
     </Sheet>

@@ -121,9 +121,9 @@ step('take back is one tap and names what it takes back; another height is one t
   expect(await ines.counted(() => ines.tap('[data-action=take-back]'))).toBe(1);
   await arrives('takeBack', before);
   await ines.page.waitForSelector('[data-height="25"]');
-  expect(await ines.counted(() => ines.tap('[data-action=higher]'))).toBe(1);
+  expect(await ines.counted(() => ines.tap('[data-action=nearer]'))).toBe(1);
   expect(await height()).toBe(15);
-  await ines.tap('[data-action=lower]');
+  await ines.tap('[data-action=further]');
   expect(await height()).toBe(25);
 });
 

@@ -121,10 +121,10 @@ test('its own pump in bursts: the clock counts, rests and sums, goes on over a r
 
 test('a height chosen by hand warns where it may pull, and the plan is one tap away', async () => {
   await ines.go('/jobs/demo-van-4/drop');
-  for (let i = 0; i < 3; i++) await ines.tap('[data-action=lower]');
-  await ines.sees('deeper than is safe');
+  for (let i = 0; i < 3; i++) await ines.tap('[data-action=further]');
+  await ines.sees('further than is safe');
   await ines.tapText('plan says');
-  await ines.page.waitForFunction(() => !document.body.innerText.includes('deeper than is safe'));
+  await ines.page.waitForFunction(() => !document.body.innerText.includes('further than is safe'));
 });
 
 test('a tag opens from the wire, is put off, and says so', async () => {

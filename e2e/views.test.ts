@@ -79,8 +79,8 @@ test('what a hand must hit is at least 64 px, the main action 72 and low on a ph
   expect(main.y).toBeGreaterThan(844 * 0.55);
   for (const selector of [
     '[data-action=holds]',
-    '[data-action=higher]',
-    '[data-action=lower]',
+    '[data-action=nearer]',
+    '[data-action=further]',
     '[data-action=off]',
     '[data-tick]',
   ])

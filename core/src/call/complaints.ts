@@ -29,7 +29,7 @@ export const complaintKinds: readonly ComplaintKind[] = [
     name: 'Level',
     test: 'sender ohms at the plug, against the needle',
     minutes: 10,
-    why: 'if the ohms move and the needle does not, the tank need not come down',
+    why: 'if the ohms move and the needle does not, the tank need not come out',
   },
   {
     id: 'leak',
@@ -41,9 +41,9 @@ export const complaintKinds: readonly ComplaintKind[] = [
   {
     id: 'rust',
     name: 'Rust',
-    test: 'probe straps, seams and the top edge with a blunt tool, light from the side',
+    test: 'probe what holds it, seams and the top edge with a blunt tool, light from the side',
     minutes: 5,
-    why: 'a strap gone through changes how it may come down',
+    why: 'what has rusted through changes how it may come out',
   },
   {
     id: 'badFuel',
@@ -62,7 +62,7 @@ export const complaintKinds: readonly ComplaintKind[] = [
   {
     id: 'biggerTank',
     name: 'Bigger tank',
-    test: 'new tank against old: ports, straps, length, ohms',
+    test: 'new tank against old: ports, supports, length, ohms',
     minutes: 15,
     why: 'compare before anything is opened',
   },

@@ -8,7 +8,7 @@ import { inWords, kilograms, litres, say, type Sentence } from '../quantity/inde
 import { couldStop, type CouldStop } from '../needed/index.ts';
 import { safeFillToday, witnessWord, fuelCelsius } from '../tank/index.ts';
 import { AROUND, breakEven, lowerMinutes, waysIn, type WayIn } from '../waysIn/index.ts';
-import { byJack } from '../vehicle/index.ts';
+import { byJack, supportWords, travelWords, type VehicleFile } from '../vehicle/index.ts';
 import { complaintOf, type ComplaintKind } from './complaints.ts';
 import { callQuestions, type CallQuestion } from './questions.ts';
 
@@ -73,6 +73,7 @@ export function makeCall(
   const ways = waysIn(state, lower);
   const weak = vehicle.fasteners.filter((f) => f.likelyToBreak);
   const { emptyMass: empty } = vehicle.tank;
+  const way = travelWords(vehicle);
   const { two } = shop;
   const forTwo = two === null ? null : litresToTakeOut({ vehicle, aboard, limit: two, celsius }).litres;
   return {
@@ -89,11 +90,11 @@ export function makeCall(
     questions: callQuestions(state, { cans: tools.cans, ways }),
     test,
     couldStop: couldStop(state, lower.down.heldBy),
-    soak: weak.length > 0 ? { what: 'strap fasteners', minutes: 20 } : null,
+    soak: weak[0] ? { what: supportWords(vehicle, weak[0].id).fasteners, minutes: 20 } : null,
     why: {
       mass: say`empty tank ${kilograms(empty.lo, empty.hi)}, ${vehicle.fuel} ${litres(aboard.lo, aboard.hi)}; one may take ${kilograms(shop.alone)}${two === null ? ' lying under it, two have no figure' : say` off a jack, two ${kilograms(two)}`}, by shop rule`,
       takeOut: say`what has to come out until the tank weighs ${kilograms(shop.alone)} at its heavy end; ${forTwo ? say`for two, ${litres(forTwo.lo, forTwo.hi)} out are enough; ` : ''}${state.fuel.steps.length === 0 ? 'no witness yet, so anything up to a full tank' : `witnesses: ${state.fuel.steps.map((s) => witnessWord[s.kind]).join(', ')}`}`,
-      minutes: `${stopsInWords(lower.down.stops, lower.down.open)} stops down, every joint made singly on the way up, ${AROUND.typ} min for gates, draining and proving; bench work comes on top`,
+      minutes: `${stopsInWords(lower.down.stops, lower.down.open)} stops on the ${way.wayOff}, every joint made singly on the ${way.wayBack}, ${AROUND.typ} min for gates, draining and proving; bench work comes on top`,
       test: test.why,
       couldStop:
         'what is always replaced or likely to break and not known to be here, what differs from the old part, and what the plan runs into',
@@ -115,7 +116,7 @@ export function callLine(state: JobState): Pick<Call, 'headline' | 'now' | 'drai
   const now = judgeHandling(tankMass(vehicle, aboard, celsius), shop);
   const after = judgeHandling(tankMass(vehicle, drained(vehicle, aboard), celsius), shop);
   return {
-    headline: elsewhere(state) ?? headlineOf({ now, after, jack: byJack(vehicle) }),
+    headline: elsewhere(state) ?? headlineOf({ now, after, vehicle }),
     now,
     drained: after,
     test: complaintOf(state.complaint),
@@ -128,7 +129,7 @@ export function callLine(state: JobState): Pick<Call, 'headline' | 'now' | 'drai
  * @example elsewhere(state) // 'Not the tank yet: the ground loses too much under load.'
  */
 export function elsewhere(state: Pick<JobState, 'complaintTest'> & DiagnosisFacts): string | null {
-  if (state.complaintTest?.result === 'notShown') return 'It does not show itself: find it before the tank comes down.';
+  if (state.complaintTest?.result === 'notShown') return 'It does not show itself: find it before the tank comes out.';
   const { outcome, reasons } = diagnose(state).verdict;
   return outcome === 'bad' ? `Not the tank yet: ${inWords(reasons[0]?.text ?? '')}.` : null;
 }
@@ -147,11 +148,12 @@ function wayOut(state: JobState, litres: number, tools: { kit: DrainKit; cans: r
   return way && { way, cans: shareOut(litres, tools.cans, safeFillToday(state)).cans.length };
 }
 
-function headlineOf({ now, after, jack }: { now: Handling; after: Handling; jack: boolean }): string {
-  if (now.hands === 'alone') return 'One may take it down as it is.';
-  if (after.hands === 'alone') return 'Don’t take it down alone yet.';
-  if (after.hands === 'two') return 'Drain it first, then take it down with two.';
-  return jack
+function headlineOf({ now, after, vehicle }: { now: Handling; after: Handling; vehicle: VehicleFile }): string {
+  const { off } = travelWords(vehicle);
+  if (now.hands === 'alone') return `One may take it ${off} as it is.`;
+  if (after.hands === 'alone') return `Don’t take it ${off} alone yet.`;
+  if (after.hands === 'two') return `Drain it first, then take it ${off} with two.`;
+  return byJack(vehicle)
     ? 'Too heavy by hand even drained: it stays on the jack.'
     : 'Too heavy by hand even drained: more hands, or a hoist.';
 }

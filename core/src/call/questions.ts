@@ -20,6 +20,7 @@ import {
   SLACK,
   splitKey,
   VARIANT,
+  travelWords,
 } from '../vehicle/index.ts';
 import type { WayIn } from '../waysIn/index.ts';
 
@@ -217,7 +218,7 @@ function lineQuestions(state: JobState): Asked[] {
         text: say`Does the ${matter.name} give ${mm(roundTo(slack.typ, 5))}?`,
         decides:
           short === null || long === null
-            ? 'whether the tank comes down past it at all'
+            ? `whether the tank comes ${travelWords(state.vehicle).off} past it at all`
             : `${short} stops if it is short, ${long} if it is long`,
         stake: { minutes: roundTo(matter.minutes ?? NO_WAY, 1) },
         answer: {
@@ -274,7 +275,7 @@ function accessQuestions(ways: readonly WayIn[]): Asked[] {
     {
       id: best.id,
       text: text[id],
-      decides: `${best.name.toLowerCase()} instead of lowering`,
+      decides: `${best.name.toLowerCase()} instead of taking the tank out`,
       stake: { minutes: roundTo(down - best.minutes.typ, 5) },
       answer: { question: question[id], of: null, choices: seen },
     },

@@ -139,12 +139,12 @@ const places: Readonly<Record<ConditionPlace, Omit<PlaceLook, 'id'>>> = {
   frame: {
     name: 'frame above',
     short: 'frame',
-    look: 'Now that the tank is away: strap hooks and their holes, the rail above, brake and fuel pipes along it.',
+    look: 'Now that the tank is away: where its supports were held, what is above it, brake and fuel pipes along it.',
     sound: 'sound where it carries',
     found: [
       { words: 'surface rust', outcome: 'doubtful', remedies: ['treat', 'coat'] },
       {
-        words: 'scaled at a strap hook',
+        words: 'scaled where it carries',
         outcome: 'bad',
         remedies: ['sendOut'],
         next: 'who may mend a frame says the local code',

@@ -67,7 +67,7 @@ export function dayItems(state: DayFacts): DayItem[] {
       text: hangs
         ? byJack(state.vehicle)
           ? 'the tank hangs part-way: stands or blocks under it, a jack sinks overnight'
-          : 'the tank hangs part-way: held by more than a strap'
+          : 'the tank hangs part-way: held by more than one support'
         : 'vehicle on its stands or the lift on its locks',
       outcome: null,
     },

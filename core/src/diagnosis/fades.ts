@@ -30,7 +30,7 @@ export const capLoose = chooses('capLoose', {
     'It stays away',
     say('bad', 'elsewhere', {
       text: 'with the cap loose it does not fade: the tank can’t breathe',
-      next: ['another cap, then the vent line; the tank stays up'],
+      next: ['another cap, then the vent line; the tank stays in'],
     }),
   ],
   no: ['It fades all the same', say('good', 'nowhere', { text: 'the tank breathes' })],

@@ -101,7 +101,7 @@ function mustComeDown(tests: readonly TestState[]): Verdict {
   if (tests.length === 0)
     return {
       outcome: 'good',
-      reasons: [reason('another tank goes in: it comes down')],
+      reasons: [reason('another tank goes in: this one comes out')],
       next: ['compare old and new before anything is opened'],
     };
   const run = tests.flatMap((t) => (t.judged ? [t.judged] : []));

@@ -22,7 +22,7 @@ export const sender: QuickTest = {
     if (value === 'open')
       return say('bad', 'tank', {
         text: 'the sender is open where the float stands',
-        next: ['look at plug and ground once more, then the tank comes down'],
+        next: ['look at plug and ground once more, then the tank comes out'],
         figure: 'open',
       });
     const ohms = Number(value);

@@ -57,7 +57,7 @@ const hatch = chooses('hatch', {
     'There is one',
     say('doubtful', 'nowhere', {
       text: 'the unit can be had from above',
-      next: ['go in by the hatch: the tank stays up'],
+      next: ['go in by the hatch: the tank stays in'],
     }),
   ],
   no: ['None', say('good', 'tank', { text: 'no hatch' })],
@@ -130,10 +130,13 @@ export const quickTests: Record<Complaint, readonly QuickTest[]> = {
     chooses('probe', {
       name: 'blunt tool through metal',
       minutes: 5,
-      how: 'straps, seams, top edge',
+      how: 'what holds it, seams, top edge',
       yes: [
         'It goes through',
-        say('bad', 'tank', { text: 'metal is gone', next: ['two jacks: a strap may not hold'] }),
+        say('bad', 'tank', {
+          text: 'metal is gone',
+          next: ['carry it before anything is undone: what holds it may let go'],
+        }),
       ],
       no: ['It holds', say('good', 'nowhere', { text: 'metal holds', next: ['clean and coat it where it is'] })],
     }),

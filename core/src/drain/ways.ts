@@ -266,7 +266,7 @@ function road(aboard: Estimate, complaint: Complaint, { madeSafe }: DrainFacts):
     leak: 'it leaks: not on the road',
     badFuel: 'bad fuel: not on the road',
     pump: 'the pump may leave it standing',
-    rust: 'a strap may not hold: not on the road',
+    rust: 'what holds it may let go: not on the road',
   };
   const km = some(6, 9, 14);
   return {

@@ -31,7 +31,7 @@ describe('a torque beside the file', () => {
   test('off its old marks a torque that is right is doubtful; on them, or with none to be seen, it is what it is', () => {
     const off = judgeTorque(pulled(40, { lies: 'off' }), file);
     expect(off.outcome).toBe('doubtful');
-    expect(off.next[0]).toMatch(/shift it until dirt lines and strap prints meet/);
+    expect(off.next[0]).toMatch(/shift it until dirt lines and old prints meet/);
     expect(judgeTorque(pulled(40, { lies: 'marks' }), file).outcome).toBe('good');
     expect(judgeTorque(pulled(40, { lies: 'none', strap: 'shaped' }), file)).toEqual(judgeTorque(pulled(40), file));
     expect(judgeTorque(pulled(30, { lies: 'marks' }), file).outcome).toBe('bad');

@@ -73,7 +73,7 @@ function mainOf(body: Written, given: Range | null): Verdict {
       : {
           outcome: 'doubtful',
           reasons: [{ text: `not said: ${open.map((one) => SNUG[one]).join(', ')}`, basis: commonPractice }],
-          next: ['look along the strap: pads, threads, and push the tank'],
+          next: ['look along it: pads, threads, and push the tank'],
         };
   }
   if (body.lo === undefined || body.hi === undefined)

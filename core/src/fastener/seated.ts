@@ -36,7 +36,7 @@ export function seatedFindings({ lies, strap }: { lies?: Lies | undefined; strap
             outcome: 'doubtful' as const,
             text: 'it lies off its old marks',
             basis: commonPractice,
-            next: 'slack off, shift it until dirt lines and strap prints meet, pads under both straps, then in rounds again',
+            next: 'slack off, shift it until dirt lines and old prints meet, its pads in place, then in rounds again',
           },
         ]
       : []),

@@ -47,22 +47,20 @@ function judge({ best, typical, look, worst, gaveUp }: Omit<Outlook, 'verdict'>)
     reasons: [{ text, basis }],
     next,
   });
-  if (worst) return say('good', 'there is a way down whatever is true within the figures', []);
+  if (worst) return say('good', 'there is a way whatever is true within the figures', []);
   if (look)
-    return say('doubtful', 'there is a way down as long as a look on the way agrees with what is likely', [
+    return say('doubtful', 'there is a way as long as a look on the way agrees with what is likely', [
       'look where the stop says',
     ]);
   if (typical)
-    return say('doubtful', 'there is a way down if the figures are as likely; it is not certain', [
+    return say('doubtful', 'there is a way if the figures are as likely; it is not certain', [
       'look at every stop, creep where it says so',
     ]);
   if (best)
-    return say('unknown', 'there is a way down only if the figures turn out kind', [
-      'measure what holds, or free it first',
-    ]);
+    return say('unknown', 'there is a way only if the figures turn out kind', ['measure what holds, or free it first']);
   if (gaveUp)
-    return say('unknown', 'there are more orders than can be tried in the time, and none that was tried gets it down', [
+    return say('unknown', 'there are more orders than can be tried in the time, and none that was tried gets it out', [
       'go stop by stop: each is safe by itself',
     ]);
-  return say('bad', 'no order of stops gets it down', ['take over one of the changes below']);
+  return say('bad', 'no order of stops gets it out', ['take over one of the changes below']);
 }

@@ -9,13 +9,13 @@ function carrying(vehicle: VehicleFile): Partial<GateItem> {
     return {
       question: 'Do both padded jacks carry it?',
       caution:
-        'Or one, with a board of two thirds of the tank. Clear of every strap, just taking the load. A plastic tank dents.',
+        'Or one, with a board of two thirds of the tank. Clear of what holds it, just taking the load. A plastic tank dents.',
       answers: yesNo('They carry it', 'Not yet', 'bring both jacks, or the board, under it'),
     };
   if (first === 'board on a jack')
     return {
       question: 'Does the board on the jack carry it?',
-      caution: 'The padded board under the whole floor, clear of every strap, just taking the load.',
+      caution: 'The padded board under the whole floor, clear of what holds it, just taking the load.',
       answers: yesNo('It carries it', 'Not yet', 'bring board and jack under the middle of the weight'),
     };
   if (byJack(vehicle)) return {};
@@ -108,7 +108,7 @@ export const beforeSupports: GateItem[] = [
     short: 'jack',
     question: 'Does the padded jack carry it?',
     caution:
-      'Wide padded head under the middle of the weight, clear of every strap, just taking the load. A plastic tank dents.',
+      'Wide padded head under the middle of the weight, clear of what holds it, just taking the load. A plastic tank dents.',
     answers: yesNo('Jack carries it', 'Not yet', 'bring the jack under the middle of the weight'),
     by: ({ vehicle }) => carrying(vehicle),
   },
@@ -133,7 +133,7 @@ export const beforeSupports: GateItem[] = [
         outcome: 'doubtful',
         says: 'alone: the last one walked down with plenty of thread left',
       },
-      { value: 'no', label: 'Not yet', outcome: 'bad', says: 'no helper yet', next: 'call somebody for the straps' },
+      { value: 'no', label: 'Not yet', outcome: 'bad', says: 'no helper yet', next: 'call somebody before it lets go' },
     ],
   },
 ];

@@ -80,7 +80,7 @@ export function judgeHandling(mass: Estimate, shop: ShopKilograms): Handling {
     limit: say`${kilograms(limit)}`,
     basis: shopRule,
   });
-  const seated = 'lying or kneeling under it is outside every lifting method: keep it on the jack';
+  const seated = 'lying or kneeling under it is outside every lifting method: leave it on what carries it';
   if (mass.hi <= shop.alone)
     return {
       mass,

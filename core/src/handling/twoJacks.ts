@@ -116,7 +116,7 @@ export function judgeTwoJacks(jack: Jack, { file, litres, at, over }: OnTwo): Tw
       next: [
         step < GRID
           ? 'take more out, or use one jack with a board of two thirds of the tank'
-          : say`lower ${mm(step)} at most, then the other; two people as the straps let go`,
+          : say`lower ${mm(step)} at most, then the other; two people as it lets go`,
       ],
     },
   };

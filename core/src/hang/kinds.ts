@@ -46,7 +46,7 @@ export const stopDone = defineKind<'stopDone', StopDoneBody, HangSlice, HangFact
     tellStop(body, from, tell);
   },
   touches: stopTouches,
-  words: ({ to }, speech) => (deepest(to) === 0 ? 'stop before lowering' : `lowered to ${speech.pose(to)}`),
+  words: ({ to }, speech) => (deepest(to) === 0 ? 'stop before it moves' : `${speech.gone} to ${speech.pose(to)}`),
   arbitrary: anyStop,
 });
 
@@ -85,7 +85,7 @@ export const moved = defineKind<'moved', MovedBody, HangSlice, HangFacts>({
     tell('moved', { from, to: { f: gridNearest(to.f), r: gridNearest(to.r) } });
   },
   touches: () => ({ reads: ['gate:2', 'gate:3', UNIT], writes: ['pose'] }),
-  words: ({ to, why }, speech) => `${why === 'raised' || why === 'in' ? 'raised' : 'moved'} to ${speech.pose(to)}`,
+  words: ({ to, why }, speech) => `${why === 'raised' || why === 'in' ? speech.back : 'moved'} to ${speech.pose(to)}`,
   arbitrary: (f) => f.record({ to: anyPose(f) }),
 });
 

@@ -1,7 +1,7 @@
 import { whyNotTakenBack, type RawEntry, type Speech } from '../kernel/index.ts';
 import { poseInWords } from '../pose/index.ts';
 import { inWords, lengthText, bar, litres, type UnitSystem } from '../quantity/index.ts';
-import { shortName } from '../vehicle/index.ts';
+import { shortName, travelWords } from '../vehicle/index.ts';
 import { kindOf } from './log.ts';
 import { nameOf } from './names.ts';
 import type { JobState } from './state.ts';
@@ -12,6 +12,8 @@ const speechOf = (state: JobState, units: UnitSystem): Speech => ({
   ends: state.vehicle.ends,
   length: (mm) => lengthText(mm, units),
   pose: (pose) => poseInWords(pose, state.vehicle.ends, units).replace(/ (mm|in)$/, ''),
+  gone: travelWords(state.vehicle).gone,
+  back: travelWords(state.vehicle).back,
   litres: (l) => inWords([litres(l, l, 1)], units),
   bar: (p) => inWords([bar(p)], units),
 });

@@ -24,6 +24,10 @@ export interface Speech {
   length: (mm: number) => string;
   /** Where the tank hangs. */
   pose: (pose: Pose) => string;
+  /** How it was moved away from its place: “lowered”. */
+  gone: string;
+  /** And towards it: “raised”. */
+  back: string;
   /** A volume in L. */
   litres: (l: number) => string;
   /** A pressure in bar. */

@@ -9,6 +9,7 @@ import {
   byJack,
   carriedBy,
   isOpening,
+  supportWords,
   waysOff,
   waysOn,
   type VehicleFile,
@@ -184,11 +185,11 @@ export function neededFor(state: NeededFacts): Needed[] {
     });
   for (const f of vehicle.fasteners.filter((x) => x.likelyToBreak))
     need(`fastener-${f.id}`, {
-      name: `${f.thread} strap studs and nuts`,
+      name: `${f.thread} ${supportWords(vehicle, f.id).fasteners}`,
       kind: 'part',
       rule: 'mayBreak',
       count: f.count,
-      why: 'salt: the stud comes with its nut',
+      why: supportWords(vehicle, f.id).breaks,
     });
   if (vehicle.supports.some((s) => s.kind === 'strap'))
     need('straps', {

@@ -1,4 +1,4 @@
-import { byJack, isElectric, pumpOf, type VehicleFile } from '../vehicle/index.ts';
+import { byJack, isElectric, pumpOf, travelWords, type VehicleFile } from '../vehicle/index.ts';
 
 interface OnceStep {
   what: string;
@@ -52,7 +52,10 @@ export function onceOrder(state: { vehicle: VehicleFile }, ownPump: boolean): On
     steps.push({ what: `clear once: ${back.join(', ')}`, why: 'before the first stop that meets them' });
   steps.push(
     byJack(vehicle)
-      ? { what: 'down, bench, up to the test stop', why: 'the supports come last down and first up' }
+      ? {
+          what: `${travelWords(vehicle).off}, bench, back to the test stop`,
+          why: 'the supports come off last and go on first',
+        }
       : { what: 'out, bench, home and on its supports', why: 'nobody holds a tank while a key turns' },
   );
   steps.push({

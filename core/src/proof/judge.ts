@@ -43,7 +43,7 @@ export function judgeJoint(
     return {
       outcome: 'unknown',
       reasons: [reason('nobody could see it')],
-      next: ['a mirror, a borescope, white paper on a rod, or dye; or lower to the test stop'],
+      next: ['a mirror, a borescope, white paper on a rod, or dye; or back to the test stop'],
     };
   if (body.seen !== 'dry')
     return {

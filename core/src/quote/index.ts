@@ -10,6 +10,7 @@ import type { Complaint } from '../order/index.ts';
 import { answerTo, askNumber } from '../questions/index.ts';
 import type { FuelSlice } from '../tank/index.ts';
 import { neededFor } from '../needed/index.ts';
+import { travelWords } from '../vehicle/index.ts';
 import { lowerMinutes, type WaysInFacts } from '../waysIn/index.ts';
 
 /** What the shop takes; null where it has not said. */
@@ -117,7 +118,7 @@ export function quoteOf(state: WaysInFacts & Pick<FuelSlice, 'fuel'>, prices: Sh
     lines.push({ kind, what, amount, unit: 'h', price: times(amount, prices.hour), why });
   };
   work('work', {
-    what: 'take the tank down and put it back, proved',
+    what: `take the tank ${travelWords(state.vehicle).off} and put it back, proved`,
     minutes: drop,
     why: `${stopsInWords(lower.down.stops, lower.down.open)} stops, every joint made singly; the spread is in lines nobody measured`,
   });

@@ -4,7 +4,7 @@ import { TEST_STOP } from '../condition/index.ts';
 import { fuelBalance, type Balance } from '../drain/index.ts';
 import { chords, foldJob, type Chord, type JobFile, type JobState } from '../job/index.ts';
 import { inWords, litres as inLitres, type UnitSystem } from '../quantity/index.ts';
-import { lineOf, shortName, splitKey, unitOf } from '../vehicle/index.ts';
+import { lineOf, shortName, splitKey, travelWords, unitOf } from '../vehicle/index.ts';
 
 /** A job as its record tells it. */
 export interface JobRecord {
@@ -88,5 +88,5 @@ function titleOf(state: JobState): string {
   );
   const all = [...replaced, ...swapped.map((part) => part.name)];
   if (all.length > 0) return `${all.join(' and ')} replaced`;
-  return state.deepest > 0 ? 'tank lowered and refitted' : 'tank looked at';
+  return state.deepest > 0 ? `tank ${travelWords(state.vehicle).gone} and refitted` : 'tank looked at';
 }

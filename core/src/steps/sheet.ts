@@ -1,11 +1,11 @@
 import { ahead, asks, outlook, type Ahead } from '../foresight/index.ts';
 import { FIRST_STOP, type TankState } from '../hang/index.ts';
 import { descended, nameOf, type JobState } from '../job/index.ts';
-import { isLevel, poseInWords, type Pose } from '../pose/index.ts';
+import { deepest, isLevel, poseInWords, type Pose } from '../pose/index.ts';
 import { handUnitNear, type UnitSystem } from '../quantity/index.ts';
 import type { Route } from '../route/index.ts';
 import { actionsOf, afterStop, routeDown, routeModel, TEST, wayUp, type View } from '../stops/index.ts';
-import { byJack, shortName, splitKey, type VehicleFile } from '../vehicle/index.ts';
+import { byJack, shortName, splitKey, travelWords, type TravelWords, type VehicleFile } from '../vehicle/index.ts';
 import { stepsOf } from './steps.ts';
 
 /** A stop as it stands on paper. */
@@ -26,6 +26,8 @@ export interface PlanSheet {
   vehicle: string;
   /** What its two ends are called. */
   ends: readonly [string, string];
+  /** What moving it is called. */
+  travel: TravelWords;
   /** What the figures of the plan are taken as: true whatever is true, or only as likely. */
   certain: boolean;
   /** Minutes and stops down, as every place shows them; null where there is no way. */
@@ -68,6 +70,7 @@ export function planSheet(state: JobState): PlanSheet {
   return {
     vehicle: state.vehicle.name,
     ends: state.vehicle.ends,
+    travel: travelWords(state.vehicle),
     certain,
     ahead: route ? ahead(state) : null,
     down: withFirstLook(down),
@@ -78,13 +81,18 @@ export function planSheet(state: JobState): PlanSheet {
 }
 
 /**
- * A height with the unit of the hand where one fits.
+ * A height with the unit of the hand where one fits, and which way it is measured where the tank does not hang.
  *
- * @example heightInWords({ f: 40, r: 40 }, ['front', 'rear']) // '40 mm, two fingers'
+ * @example heightInWords({ f: 40, r: 40 }, { ends: ['front', 'rear'], travel: travelWords(rail) }) // '40 mm, two fingers'
  */
-export function heightInWords(pose: Pose, ends: readonly [string, string], units: UnitSystem = 'metric'): string {
+export function heightInWords(
+  pose: Pose,
+  { ends, travel: { beside } }: Pick<PlanSheet, 'ends' | 'travel'>,
+  units: UnitSystem = 'metric',
+): string {
   const hand = isLevel(pose) && pose.f > 0 ? handUnitNear(pose.f) : null;
-  return [poseInWords(pose, ends, units), ...(hand ? [hand] : [])].join(', ');
+  const height = `${poseInWords(pose, ends, units)}${beside && deepest(pose) > 0 ? ` ${beside}` : ''}`;
+  return [height, ...(hand ? [hand] : [])].join(', ');
 }
 
 /** On paper too the first stop is never deep, and nothing goes to the ground without one look. */

@@ -74,18 +74,18 @@ function carrierUnder(vehicle: VehicleFile): Step {
     };
   if (by[0] === 'two jacks')
     return {
-      text: 'padded jacks under both ends, or one with a board of two thirds of the tank, just taking the load, clear of every strap',
+      text: 'padded jacks under both ends, or one with a board of two thirds of the tank, just taking the load, clear of what holds it',
       tools: ['two jacks', 'pads'],
       caution,
     };
   if (by[0] === 'board on a jack')
     return {
-      text: 'padded board on the jack under the whole floor, just taking the load, clear of every strap',
+      text: 'padded board on the jack under the whole floor, just taking the load, clear of what holds it',
       tools: ['jack', 'padded board'],
       caution,
     };
   return {
-    text: 'padded jack under the middle of the weight, just taking the load, clear of every strap',
+    text: 'padded jack under the middle of the weight, just taking the load, clear of what holds it',
     tools: ['jack', 'pad'],
     caution,
   };

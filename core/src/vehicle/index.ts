@@ -1,5 +1,6 @@
 export { archetypes, fileFromSight } from './archetypes.ts';
 export { byJack, carriedBy, travelOf } from './carried.ts';
+export { travelWords, type TravelWords } from './travelWords.ts';
 export { checkTank, checkVehicle } from './check.ts';
 export { difference } from './difference.ts';
 export { isOpening, madeBeforeKeyOn } from './madeBeforeKeyOn.ts';
@@ -47,7 +48,7 @@ export {
 export { OPEN_REACH, type Clip, type Range, type Way } from './ways.ts';
 export { unitOf } from './unit.ts';
 export { type PartKind, type PumpReads, type Unit, type UnitKind, type UnitPart } from './unitTypes.ts';
-export { waysOff, waysOn } from './supports.ts';
+export { waysOff, waysOn, supportWords } from './supports.ts';
 export { asUsual, asVariant } from './variant.ts';
 export { waitsOf } from './waits.ts';
 export { widened, type AtLeast } from './widened.ts';

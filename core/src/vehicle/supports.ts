@@ -1,5 +1,5 @@
 import { commonPractice } from '../basis/index.ts';
-import type { Support } from './types.ts';
+import type { Support, VehicleFile } from './types.ts';
 import type { Way } from './ways.ts';
 
 /** Taken off from below with the tank home, by one pair of hands. Minutes: common practice, no source. */
@@ -27,3 +27,35 @@ export const waysOff = ({ id, off }: Support): readonly Way[] =>
 export const waysOn = ({ id, off, on }: Support): readonly Way[] =>
   on ??
   off?.map((way) => ({ ...way, after: [] })) ?? [usual(`${id}-on`, { lo: 4, typ: 6, hi: 12, basis: commonPractice })];
+
+/** What a sort of support is called. */
+interface SupportWords {
+  /** All of them. */
+  all: string;
+  /** What is undone, and may break. */
+  fasteners: string;
+  /** How it breaks. */
+  breaks: string;
+}
+
+const heads = 'salt: heads round off or shear';
+const stud = 'salt: the stud comes with its nut';
+/** What holds something else. */
+const fastened: SupportWords = { all: 'fasteners', fasteners: 'bolts and nuts', breaks: heads };
+const heldBy: Record<Support['kind'], SupportWords> = {
+  strap: { all: 'straps', fasteners: 'strap studs and nuts', breaks: stud },
+  bar: { all: 'bars', fasteners: 'bar studs and nuts', breaks: stud },
+  'j-bolt': { all: 'J-bolts', fasteners: 'J-bolts and nuts', breaks: 'salt: the bolt turns with its nut' },
+  flange: { all: 'flange', fasteners: 'flange fasteners', breaks: heads },
+  bolt: { all: 'bolts', fasteners: 'bolts', breaks: heads },
+};
+
+/**
+ * What holds this tank, all together and one of them, and what is undone, by the first of its supports. Common practice, no source.
+ *
+ * @example supportWords(pads).all // 'bolts'
+ */
+export function supportWords({ supports }: Pick<VehicleFile, 'supports'>, fastener?: string): SupportWords {
+  const of = fastener === undefined ? supports[0] : supports.find((one) => one.fastener === fastener);
+  return of ? heldBy[of.kind] : fastened;
+}

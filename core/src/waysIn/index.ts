@@ -6,7 +6,7 @@ import { BED_OFF as BED_COMES_OFF, MOVE_MINUTES, RING_FROM_ABOVE } from '../hang
 import type { Complaint } from '../order/index.ts';
 import { answerTo } from '../questions/index.ts';
 import { actionsOf, routePartWay } from '../stops/index.ts';
-import { estimateOf } from '../vehicle/index.ts';
+import { byJack, carriedBy, estimateOf, travelWords } from '../vehicle/index.ts';
 import type { WaysInFacts } from './facts.ts';
 import { AROUND, lowerMinutes, withSurprises, type LowerMinutes } from './lower.ts';
 
@@ -65,11 +65,14 @@ const names = (state: WaysInFacts): string[] => [
 function lower(state: WaysInFacts, minutes: Estimate): WayIn {
   return {
     id: 'lower',
-    name: 'Lower the tank',
+    name: travelWords(state.vehicle).wayIn,
     minutes,
-    people: 1,
+    people: carriedBy(state.vehicle).people,
     off: [...state.vehicle.obstructions.filter((o) => o.blocksAt).map((o) => o.name), ...names(state)],
-    remains: 'a second pair of hands when the straps let go',
+    remains:
+      carriedBy(state.vehicle).whenSupportsLetGo > 1
+        ? `two pairs of hands when it lets go`
+        : 'one pair of hands is enough',
     cannot: null,
     look: null,
   };
@@ -88,16 +91,18 @@ export function partWay(state: WaysInFacts): WayIn {
   const off = actions.map((a) => a.name);
   return {
     id: 'partway',
-    name: 'Part-way down',
+    name: `Part-way ${travelWords(state.vehicle).off}`,
     minutes: add(add(down, withSurprises(down)), PART_WAY_AROUND),
     people: 1,
     off,
-    remains: say`work on its top at ${mm(WORKING_HEIGHT)}, on the jack all the time; nothing to be cleaned inside`,
+    remains: say`work on its top at ${mm(WORKING_HEIGHT)}, on what carries it all the time; nothing to be cleaned inside`,
     cannot: tankOut.includes(state.complaint)
       ? 'the tank itself must come out'
-      : route
-        ? null
-        : say`it is held before ${mm(WORKING_HEIGHT)}`,
+      : !byJack(state.vehicle)
+        ? 'hands carry it: nobody holds it there while another works'
+        : route
+          ? null
+          : say`it is held before ${mm(WORKING_HEIGHT)}`,
     look: null,
   };
 }
@@ -116,7 +121,7 @@ function bed(state: WaysInFacts): WayIn {
     minutes: total([BED_OFF, BED_BACK, made, made, out, AROUND]),
     people: 2,
     off: ['bed bolts', 'lamps and wiring', 'liner', 'filler neck at the bed'],
-    remains: out.typ > 0 ? 'the tank still comes out, upwards' : 'the straps stay on',
+    remains: out.typ > 0 ? 'the tank still comes out, upwards' : 'what holds the tank stays on',
     cannot:
       state.vehicle.mounting !== 'rail'
         ? 'no bed above this tank'
@@ -188,7 +193,7 @@ export function breakEven(all: readonly WayIn[], { inTheWay }: Pick<LowerMinutes
       const wins = w.minutes.typ - (down.minutes.typ - inTheWay.typ);
       if (w.id === 'partway')
         return `${name} ${hours}: ${w.minutes.typ < down.minutes.typ - 5 ? 'quicker, and the tank stays on the jack' : 'saves nothing'}`;
-      if (wins <= inTheWay.typ) return `${name} ${hours}${seen}: quicker than lowering`;
+      if (wins <= inTheWay.typ) return `${name} ${hours}${seen}: quicker`;
       return `${name} ${hours}${seen}, wins once what is in the way costs over ${roundTo(wins, 5)} min (now ${roundTo(inTheWay.typ, 5)})`;
     });
   return said.length > 0 ? said.join('; ') : null;

@@ -37,7 +37,7 @@ export function demoJobs(now: Date): Entry[][] {
       },
       8,
     )
-    .log('wait', { what: 'strap fasteners', state: 'start', minutes: 120 }, 1)
+    .log('wait', { what: 'strap studs and nuts', state: 'start', minutes: 120 }, 1)
     .safe()
     .drainTo([18.5, 18])
     .down(2);

@@ -1,5 +1,5 @@
 import type { JobState, Pose, Stop, UnitSystem } from '@iron-cradle/core';
-import { poseInWords, rangeInWords, tapeAt } from '@iron-cradle/core';
+import { poseInWords, rangeInWords, tapeAt, travelWords } from '@iron-cradle/core';
 import { useId } from 'react';
 import { roundedPath } from '../tank/layout.ts';
 import { HatchDefs, PaintPath } from '../../look/Shapes.tsx';
@@ -72,7 +72,9 @@ export function Hang({ state, stop, ghost, width, height, units, onLine, onPlace
           <text x={tank.x + tank.width - 40} y={nextY(at, at.ghost, stop.pose)} textAnchor="end" fill="var(--quiet)">
             next{' '}
             {at.ghost.f >= state.vehicle.clear
-              ? 'to the ground'
+              ? travelWords(state.vehicle).off === 'down'
+                ? 'to the ground'
+                : 'all the way out'
               : poseInWords(at.ghost, state.vehicle.ends, units).replace(/ mm$/, '')}
           </text>
         )}

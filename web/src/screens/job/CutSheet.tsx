@@ -9,6 +9,7 @@ import { Choice } from '../../ui/Choice.tsx';
 import { PickMany } from '../../ui/PickMany.tsx';
 import { Sheet } from '../../ui/Sheet.tsx';
 import { VerdictView } from '../../ui/VerdictView.tsx';
+import { capital } from '../../ui/capital.ts';
 
 interface CutSheetProps {
   about: string | null;
@@ -75,5 +76,3 @@ export function CutSheet({ about, first = about ? 'hose' : 'clamp', open, onClos
     </Sheet>
   );
 }
-
-const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);

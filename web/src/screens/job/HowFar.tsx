@@ -1,4 +1,4 @@
-import { descended, GOAL, lengthText, partWay, WORKING_HEIGHT } from '@iron-cradle/core';
+import { descended, GOAL, lengthText, partWay, travelWords, WORKING_HEIGHT } from '@iron-cradle/core';
 import { useMemo } from 'react';
 import { useMainUnit } from '../../app/units.ts';
 import { useJob } from '../../log/useJob.ts';
@@ -10,14 +10,15 @@ export function HowFar() {
   const { state, answer } = useJob();
   const units = useMainUnit();
   const words = useWords();
+  const travel = travelWords(state.vehicle);
   const cannotPartWay = useMemo(() => partWay(state).cannot, [state]);
   if (descended(state) || state.signed) return null;
   const deep = Math.max(state.pose.f, state.pose.r) >= WORKING_HEIGHT;
-  const cannot = deep ? 'it hangs lower already' : cannotPartWay;
+  const cannot = deep ? `it is ${travel.further} already` : cannotPartWay;
   return (
     <>
       <Choice
-        label="How far down"
+        label={`How far ${travel.off}`}
         value={state.goal === null ? 'out' : 'partway'}
         options={[
           { value: 'out', label: 'All the way out' },

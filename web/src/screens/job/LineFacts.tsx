@@ -53,7 +53,7 @@ function WayRow({ way }: { way: Way }) {
   return (
     <li className="py-1.5">
       From {way.from}, reached from {span(way.reachFrom)}
-      {way.reachTo.lo >= OPEN_REACH ? '' : ` down to ${span(way.reachTo)}`} mm; {span(way.minutes)} min
+      {way.reachTo.lo >= OPEN_REACH ? '' : ` to ${span(way.reachTo)}`} mm; {span(way.minutes)} min
       {way.people > 1 ? ', two people' : ''}
       {way.hands > 1 ? ', two hands' : ''}
       {way.tools.length > 0 ? `; ${way.tools.join(', ')}` : ''}

@@ -1,4 +1,4 @@
-import { backInWords, lengthIn, lengthText, owed, splitKey } from '@iron-cradle/core';
+import { backInWords, lengthIn, lengthText, owed, splitKey, travelWords } from '@iron-cradle/core';
 import { format } from 'date-fns';
 import { useState } from 'react';
 import { useMainUnit } from '../../app/units.ts';
@@ -54,7 +54,10 @@ export function TagSheet({ item: key, onClose }: { item: string | null; onClose:
           <p className="pb-4 text-quiet">
             Came off at {lengthText(item.offAt, units)}, {format(new Date(item.offTime), 'H:mm')}, {name(item.offBy)}.
             Goes back: {backInWords(item.back, units)}
-            {'drop' in item.back ? ` ${lengthIn(0, units).unit}; higher than that no hand gets there` : ''}.
+            {'drop' in item.back
+              ? ` ${lengthIn(0, units).unit}; ${travelWords(state.vehicle).nearer} than that no hand gets there`
+              : ''}
+            .
           </p>
           <Photos about={item.key} />
           <div className="pb-3">

@@ -13,8 +13,17 @@ beforeEach(() => void (globalThis.fetch = (() => Promise.resolve(Response.json({
 const find = (selector: string) => document.querySelector<HTMLElement>(selector);
 const named = (text: string) => [...document.querySelectorAll('button')].find((b) => b.textContent!.trim() === text);
 
+/** All that stood on the screen, and what it is called for who does not see it. */
+const heard = new Set<string>();
+const listen = () => {
+  const words = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT);
+  while (words.nextNode()) heard.add(words.currentNode.textContent!.trim());
+  for (const one of document.querySelectorAll('[aria-label]')) heard.add(one.getAttribute('aria-label')!);
+};
+
 /** Taps the first that is there, in this order; false when nothing is. */
 async function tapFirst(...ways: (HTMLElement | null | undefined)[]): Promise<boolean> {
+  listen();
   const first = ways.find((e) => e && e.getAttribute('aria-disabled') !== 'true');
   if (!first) return false;
   // A safety question is read before it is answered: a tap in its first moment answers nothing.
@@ -62,10 +71,23 @@ async function up(job: AtJob): Promise<AtJob> {
   return again;
 }
 
+/** Words that are false of a tank that does not hang: it goes out, up or back, and may have no straps. */
+function wrong({ supports, travel }: (typeof archetypes)[number]): RegExp {
+  const moves = {
+    down: '(lifted|moved out|slid back) to',
+    out: 'lower(?! (strap|one|or outer))|lowered|raised?|higher|tank is down|the way (down|up)',
+    back: 'lower|lowered|raised?|higher|tank is down|the way (down|up)',
+    up: 'lowered|raised?|tank is down|the way (down|up)',
+  }[travel!];
+  const straps = supports.some(({ kind }) => kind === 'strap') ? '' : '|(?<!ground )straps?';
+  return new RegExp(`\\b(${moves}${straps})\\b`, 'i');
+}
+
 describe('every mounting, down and up by what the screen says', () => {
   test.each(archetypes.map((a) => [a.id, a] as const))(
     '%s',
     async (_, vehicle) => {
+      heard.clear();
       const lowered = await down(vehicle);
       expect(lowered.state().out).toBe(true);
       expect(lowered.state().pulls).toEqual([]);
@@ -86,6 +108,7 @@ describe('every mounting, down and up by what the screen says', () => {
       expect(Math.max(...live)).toBeLessThan(at('gate'));
       const restored = refitted.log.flatMap((e) => (e.kind === 'restored' ? [e.body.key] : []));
       expect(restored.filter((k) => k.startsWith('support:'))).toHaveLength(vehicle.supports.length);
+      expect([...heard].filter((words) => wrong(vehicle).test(words))).toEqual([]);
     },
     60_000,
   );

@@ -209,6 +209,6 @@ describe('how far down', () => {
 
   test('once it hangs lower it is too late', () => {
     atJob(<HowFar />, logOf([{ kind: 'moved', body: { to: { f: 200, r: 200 } } }]));
-    expect(screen.getByText(/it hangs lower already/)).toBeTruthy();
+    expect(screen.getByText(/it is lower already/)).toBeTruthy();
   });
 });

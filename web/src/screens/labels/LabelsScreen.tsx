@@ -1,4 +1,4 @@
-import { labelOf, litres, openEnds, rounded, type JobState } from '@iron-cradle/core';
+import { labelOf, litres, openEnds, rounded, travelWords, type JobState } from '@iron-cradle/core';
 import { format } from 'date-fns';
 import { useJob } from '../../log/useJob.ts';
 import { WithJob } from '../../log/WithJob.tsx';
@@ -64,7 +64,14 @@ function DoNotFill() {
         <dl className="min-w-0 flex-1 leading-snug">
           <Row name="tank of" text={`${state.name}, job ${number}`} />
           {since && <Row name="since" text={format(new Date(since), 'd MMM yyyy')} />}
-          <Row name="waits for" text={state.parked ?? state.waits.find((wait) => !wait.ended)?.what ?? 'the way up'} />
+          <Row
+            name="waits for"
+            text={
+              state.parked ??
+              state.waits.find((wait) => !wait.ended)?.what ??
+              `the ${travelWords(state.vehicle).wayBack}`
+            }
+          />
         </dl>
         <Code text={JSON.stringify(code)} size={112} />
       </div>

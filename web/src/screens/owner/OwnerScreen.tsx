@@ -64,10 +64,10 @@ function OwnerPage() {
           currency={currency}
         />
         <Part
-          title="While it is down"
+          title="While it is out"
           hint={
             drop
-              ? `To bring this tank down once more would take ${roundTo(drop.lo, 5)} to ${roundTo(drop.hi, 5)} ${currency} of work alone.`
+              ? `To take this tank out once more would take ${roundTo(drop.lo, 5)} to ${roundTo(drop.hi, 5)} ${currency} of work alone.`
               : 'The shop has set no price of an hour: what another drop costs can’t be said.'
           }
           empty="Nothing that would pay."

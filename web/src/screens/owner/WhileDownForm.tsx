@@ -15,7 +15,7 @@ export function WhileDownForm({ drop }: WhileDownFormProps) {
   return (
     <EntryForm
       say={() => form.say(drop ? { dropLo: roundTo(drop.lo, 1), dropHi: roundTo(drop.hi, 1) } : {})}
-      label="while it is down"
+      label="while it is out"
     >
       <h2 className="text-24">Cheap now, dear later</h2>
       <div className="grid gap-3 mid:grid-cols-[2fr_1fr]">

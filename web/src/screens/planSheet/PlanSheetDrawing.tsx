@@ -12,14 +12,15 @@ interface DrawingProps {
 /** The plan as one page that prints: black on white, whatever the theme, its own fonts named so that it stands alone. */
 export function PlanSheetDrawing({ sheet, name, made, units }: DrawingProps) {
   const at = layoutSheet(sheet, units);
-  const height = (stop: SheetStop) => `${heightInWords(stop.pose, sheet.ends, units)}${stop.down ? ': down' : ''}`;
+  const { off, wayOff, wayBack } = sheet.travel;
+  const height = (stop: SheetStop) => `${heightInWords(stop.pose, sheet, units)}${stop.down ? `: ${off}` : ''}`;
   return (
     <svg
       xmlns="http://www.w3.org/2000/svg"
       viewBox={`0 0 ${PAGE.width} ${PAGE.height}`}
       width="100%"
       role="img"
-      aria-label={`plan of ${name}: ${sheet.down.length} heights down, ${sheet.up.length} up`}
+      aria-label={`plan of ${name}: ${sheet.down.length} heights on the ${wayOff}, ${sheet.up.length} on the ${wayBack}`}
       fontFamily="'Archivo Variable', 'Archivo', 'Helvetica', sans-serif"
       fill="#000"
     >
@@ -32,10 +33,12 @@ export function PlanSheetDrawing({ sheet, name, made, units }: DrawingProps) {
       </text>
       <text x="40" y="82" fontSize="14">
         {sheet.vehicle}. {sheet.certain ? 'This plan holds whatever is true.' : 'Only likely: look and creep.'}
-        {sheet.ahead ? ` Down in ${minutesInWords(sheet.ahead.minutes, sheet.ahead.open)}, hands and moves.` : ''}
+        {sheet.ahead
+          ? ` ${off === 'down' ? 'Down' : 'Out'} in ${minutesInWords(sheet.ahead.minutes, sheet.ahead.open)}, hands and moves.`
+          : ''}
       </text>
-      <Leg title="Down" stops={at.down} x={40} height={height} />
-      <Leg title="Up" stops={at.up} x={PAGE.width / 2 + 50} height={height} />
+      <Leg title={off === 'down' ? 'Down' : 'Out'} stops={at.down} x={40} height={height} />
+      <Leg title={off === 'down' ? 'Up' : 'Back in'} stops={at.up} x={PAGE.width / 2 + 50} height={height} />
       {at.asks.length > 0 && (
         <g fontSize="13">
           <text x="40" y={at.asksY} fontWeight="700">

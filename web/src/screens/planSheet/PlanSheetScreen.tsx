@@ -28,7 +28,7 @@ function Page() {
     return (
       <main className="grid max-w-xl gap-4 p-6">
         {problem && <p className="font-semibold text-halt">{problem}</p>}
-        <p role="status">{progress === null ? 'No plan was made.' : 'Looking for the way, down and up…'}</p>
+        <p role="status">{progress === null ? 'No plan was made.' : 'Looking for the way, there and back…'}</p>
         {progress !== null && (
           <button type="button" className="btn" onClick={stop}>
             Stop looking

@@ -144,7 +144,7 @@ export function OwnerRow({ onOwner }: { onOwner: () => void }) {
       title="The owner’s page"
       text={
         all === 0
-          ? 'what was found, what pays while it is down: one list to say yes to'
+          ? 'what was found, what pays while it is out: one list to say yes to'
           : open > 0
             ? `${open} of ${all} not answered`
             : 'every line answered'

@@ -1,4 +1,4 @@
-import { bindings, MORE_TILT, REACH, present } from '@iron-cradle/core';
+import { bindings, MORE_TILT, REACH, present, travelWords } from '@iron-cradle/core';
 import { minutesInWords, stopsInWords, type Change, type Foresight, type Remedy } from '@iron-cradle/core/foresight';
 import { useState } from 'react';
 import { Link } from 'react-router';
@@ -11,6 +11,7 @@ import { HowFar } from '../HowFar.tsx';
 import { Asked } from './Asked.tsx';
 import { WhatIf } from './WhatIf.tsx';
 import { useWords, Words } from '../../../ui/Words.tsx';
+import { capital } from '../../../ui/capital.ts';
 
 const asItIs: Change[] = [];
 
@@ -53,7 +54,7 @@ export function AheadSheet({ open, onClose }: { open: boolean; onClose: () => vo
       open={open}
       onClose={() => (setChanges([]), onClose())}
       title="What lies ahead"
-      hint="The way down with the least minutes, over all orders, heights and tilts. Hands and moves only."
+      hint={`The ${travelWords(state.vehicle).wayOff} with the least minutes, over all orders, heights and tilts. Hands and moves only.`}
     >
       {problem && <p className="font-semibold text-halt">{problem}</p>}
       {progress !== null && (
@@ -142,5 +143,3 @@ function NoWay({ shown, onTake }: { shown: Foresight; onTake: (remedy: Remedy) =
     </section>
   );
 }
-
-const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);

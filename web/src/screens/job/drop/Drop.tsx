@@ -9,7 +9,7 @@ import { useJob } from '../../../log/useJob.ts';
 import { Strap } from '../../../look/Strap.tsx';
 import { Band } from '../../../ui/Band.tsx';
 import { Words } from '../../../ui/Words.tsx';
-import { descended, FILE_FITS, gatesBefore, heightInWords, spokenStop } from '@iron-cradle/core';
+import { descended, FILE_FITS, gatesBefore, heightInWords, spokenStop, travelWords } from '@iron-cradle/core';
 import { LineSheet } from '../LineFacts.tsx';
 import { useTakeBack } from '../useTakeBack.ts';
 import { OffSheet } from '../OffSheet.tsx';
@@ -23,6 +23,10 @@ import { SomethingHolds } from './SomethingHolds.tsx';
 import { StopLadder } from './StopLadder.tsx';
 import { doneOf, strapWords } from './useBundle.ts';
 import { useDescent } from './useDescent.ts';
+import { capital } from '../../../ui/capital.ts';
+
+/** What one key moves the height that is tried, mm. */
+const BY = { nearer: -10, further: 10 } as const;
 
 /** Drop: a height the tank stops at, with everything to do there, said once; then one tap. */
 export default function Drop() {
@@ -36,12 +40,15 @@ export default function Drop() {
   const { state, stop, bundle, vapour } = descent;
   const units = useUnits();
   const down = descended(state);
-  const reached = state.out ? 'The tank is down.' : 'Its top is where it is worked on.';
+  const travel = travelWords(state.vehicle);
+  /** A tank that is lifted out goes up by the arrow that points up. */
+  const [onUp, onDown] = travel.beside === 'up' ? (['further', 'nearer'] as const) : (['nearer', 'further'] as const);
+  const reached = state.out ? `The tank is ${travel.off}.` : 'Its top is where it is worked on.';
   const undo = useTakeBack();
   const words = down
     ? reached
     : spokenStop({
-        height: heightInWords(stop.pose, state.vehicle.ends, units),
+        height: heightInWords(stop.pose, { ends: state.vehicle.ends, travel }, units),
         actions: stop.actions,
         tags: descent.tags,
         look: stop.kind === 'stop' || stop.kind === 'creep',
@@ -59,8 +66,14 @@ export default function Drop() {
     { key: 'PageUp', shown: 'pedal back', does: 'say it again', run: () => say(words) },
     { key: 's', does: 'say the stop', run: () => say(words) },
     { key: 'h', does: 'something holds', run: () => setHolding(true) },
-    { key: 'ArrowUp', shown: 'arrow up', does: '10 mm higher', run: () => descent.step(-10), held: true },
-    { key: 'ArrowDown', shown: 'arrow down', does: '10 mm lower', run: () => descent.step(10), held: true },
+    { key: 'ArrowUp', shown: 'arrow up', does: `10 mm ${travel[onUp]}`, run: () => descent.step(BY[onUp]), held: true },
+    {
+      key: 'ArrowDown',
+      shown: 'arrow down',
+      does: `10 mm ${travel[onDown]}`,
+      run: () => descent.step(BY[onDown]),
+      held: true,
+    },
     { key: 'w', does: 'what lies ahead, and what if', run: () => setAhead(true) },
     { key: 'o', does: 'what is off', run: () => setOff(true) },
     {
@@ -160,7 +173,7 @@ export default function Drop() {
             <GateFirst gate={gate} onGate={go} onAllTheSame={() => void descent.confirm()} />
           ) : (
             <Strap data-action="as-said" onClick={go}>
-              {down ? 'On to the bench' : strapWords(stop, bundle)}
+              {down ? 'On to the bench' : strapWords(stop, bundle, travel)}
             </Strap>
           ))
         }
@@ -173,5 +186,3 @@ export default function Drop() {
     </>
   );
 }
-
-const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);

@@ -6,6 +6,7 @@ import {
   poseInWords,
   samePose,
   shortName,
+  travelWords,
   type Sentence,
 } from '@iron-cradle/core';
 import { Shape } from '../../../look/Shapes.tsx';
@@ -17,12 +18,14 @@ import { PoseHead } from '../tank/PoseHead.tsx';
 import { StepKey } from '../tank/StepKey.tsx';
 import type { Descent } from './useDescent.ts';
 import { useWords } from '../../../ui/Words.tsx';
+import { capital } from '../../../ui/capital.ts';
 
 /** The height, in mm and in the unit of the hand, where in the descent it stands, and a step up or down from it. */
 export function StopHead({ descent }: { descent: Descent }) {
   const { stop, left, stopNumber, planned, state } = descent;
   const units = useUnits();
   const figure = (mm: number) => lengthIn(mm, units).figure;
+  const travel = travelWords(state.vehicle);
   const word =
     stop.kind === 'start'
       ? 'Before it moves'
@@ -46,8 +49,8 @@ export function StopHead({ descent }: { descent: Descent }) {
         }
         keys={
           <>
-            <StepKey way="higher" onStep={() => descent.step(-10)} />
-            <StepKey way="lower" onStep={() => descent.step(10)} />
+            <StepKey way="nearer" travel={travel} onStep={() => descent.step(-10)} />
+            <StepKey way="further" travel={travel} onStep={() => descent.step(10)} />
           </>
         }
       >
@@ -74,7 +77,7 @@ export function StopHead({ descent }: { descent: Descent }) {
       {stop.risk && (
         <p className="flex items-center gap-2 pt-2 font-semibold text-halt">
           <Shape outcome="bad" size={20} />
-          {stop.risk.name} may hold from {lengthText(stop.risk.limit.lo, units)}: deeper than is safe.
+          {stop.risk.name} may hold from {lengthText(stop.risk.limit.lo, units)}: further than is safe.
         </p>
       )}
     </div>
@@ -94,6 +97,7 @@ export function Held({ descent, onAhead }: { descent: Descent; onAhead: () => vo
   const { stop, state } = descent;
   const units = useUnits();
   const [more, setMore] = useState<number | null>(null);
+  const travel = travelWords(state.vehicle);
   const first = stop.holders[0];
   if (!first) return null;
   const isLine = first.key.startsWith('line:');
@@ -104,7 +108,7 @@ export function Held({ descent, onAhead }: { descent: Descent; onAhead: () => vo
         {shortName(first.name)} holds it at {lengthText(first.limit.lo, units)}.
       </p>
       <button type="button" className="btn" data-action="help" onClick={onAhead}>
-        What would let it down?
+        What would let it go?
       </button>
       {isLine ? (
         <>
@@ -153,7 +157,7 @@ export function Held({ descent, onAhead }: { descent: Descent; onAhead: () => vo
         </>
       ) : (
         <>
-          <p className="text-quiet">Take it out of the way, or raise the tank and look again.</p>
+          <p className="text-quiet">Take it out of the way, or {travel.home} the tank and look again.</p>
           <button type="button" className="btn" data-action="cleared" onClick={() => void descent.cleared(first.key)}>
             It is out of the way
           </button>
@@ -161,7 +165,7 @@ export function Held({ descent, onAhead }: { descent: Descent; onAhead: () => vo
       )}
       {Math.max(state.pose.f, state.pose.r) > 0 && (
         <p className="text-quiet">
-          Was it pulled past its slack? Raise, inspect it, and enter it under “something holds”.
+          Was it pulled past its slack? {capital(travel.home)}, inspect it, and enter it under “something holds”.
         </p>
       )}
     </section>

@@ -138,10 +138,10 @@ describe('a stop, hands full', () => {
     atJob(<Drop />, partWay());
     const height = () => Number(document.querySelector<HTMLElement>('[data-height]')!.dataset.height);
     const planned = height();
-    await tap('[data-action=lower]');
+    await tap('[data-action=further]');
     expect(height()).toBe(planned + 10);
     expect(screen.getByText(new RegExp(`plan says ${planned} mm`))).toBeTruthy();
-    expect(screen.getByText(/deeper than is safe/)).toBeTruthy();
+    expect(screen.getByText(/further than is safe/)).toBeTruthy();
     await userEvent.setup().click(screen.getByText(new RegExp(`plan says ${planned} mm`)));
     expect(height()).toBe(planned);
   });

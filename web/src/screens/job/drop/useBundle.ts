@@ -1,4 +1,4 @@
-import { type Action, type Bodies, type Stop } from '@iron-cradle/core';
+import { type Action, type Bodies, type Stop, type TravelWords } from '@iron-cradle/core';
 import { useState } from 'react';
 import type { Seen } from '../../../drawings/ladder/Ladder.tsx';
 
@@ -85,7 +85,7 @@ export function stopBody(
 }
 
 /** The words on the strap: as said, or what differs. It enters what it names. */
-export function strapWords(stop: Stop, bundle: Bundle): string {
+export function strapWords(stop: Stop, bundle: Bundle, { off }: TravelWords): string {
   const said = Object.values(bundle.seen);
   const tight = said.filter((s) => s === 'tight' || s === 'nearly').length;
   const unseen = said.filter((s) => s === 'unseen').length;
@@ -103,7 +103,7 @@ export function strapWords(stop: Stop, bundle: Bundle): string {
   if (some && done < all) return [`Only ${done} of ${all} done`, ...parts].join(', ');
   if (parts.length > 0) return `As said, but ${parts.join(', ')}`;
   if (stop.kind === 'start') return 'All as said';
-  if (stop.kind === 'out') return 'Tank is down';
+  if (stop.kind === 'out') return `Tank is ${off}`;
   if (stop.kind === 'creep') return `At ${stop.pose.f}, nothing taut`;
   return 'All as said, nothing tight';
 }

@@ -1,11 +1,19 @@
-import { hoursInWords, litres as inLitres, roundTo, say, type Call } from '@iron-cradle/core';
+import { hoursInWords, litres as inLitres, roundTo, say, type Call, type TravelWords } from '@iron-cradle/core';
 import { useWords, Words } from '../../../ui/Words.tsx';
 import { CallRow } from './CallRow.tsx';
 import { SoakRow } from './SoakRow.tsx';
 import { WaysIn } from './WaysIn.tsx';
 
 /** What of the call the searches tell: how much comes out, how long it takes, what could stop it, what soaks. */
-export function CallRows({ call, onSheet }: { call: Call; onSheet: (sheet: 'ahead' | 'needed') => void }) {
+export function CallRows({
+  call,
+  travel,
+  onSheet,
+}: {
+  call: Call;
+  travel: TravelWords;
+  onSheet: (sheet: 'ahead' | 'needed') => void;
+}) {
   const words = useWords();
   const { litres, enough } = call.takeOut;
   const stop = call.couldStop;
@@ -21,7 +29,7 @@ export function CallRows({ call, onSheet }: { call: Call; onSheet: (sheet: 'ahea
         why={`${words(call.why.takeOut)}. ${words(call.why.mass)}.`}
       />
       <CallRow
-        name={`Drop it: ${hoursInWords(call.minutes, call.down.open)}`}
+        name={`${travel.job}: ${hoursInWords(call.minutes, call.down.open)}`}
         text={call.breakEven ?? 'no other way in here'}
         why={<WaysIn ways={call.waysIn} why={words(call.why.minutes)} />}
       >

@@ -1,4 +1,4 @@
-import { callLine, elsewhere, diagnose, kilogramsOf, kitOf, type Call } from '@iron-cradle/core';
+import { callLine, elsewhere, diagnose, kilogramsOf, kitOf, travelWords, type Call } from '@iron-cradle/core';
 import { useLayoutEffect, useMemo, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { screenChanged } from '../../../app/wetGlass.ts';
@@ -27,6 +27,7 @@ export default function Plan() {
   const shop = useShop().data;
   const [sheet, setSheet] = useState<'complaint' | 'tests' | 'needed' | 'ahead' | null>(null);
   const { alone, two } = kilogramsOf(state);
+  const travel = travelWords(state.vehicle);
   const words = useWords();
   const ask = useMemo<Ask<Call>>(() => {
     const tools = shop ? { kit: kitOf(shop.kit), cans: shop.kit.cans } : undefined;
@@ -50,7 +51,7 @@ export default function Plan() {
         {first !== null && (
           <p className="pb-3">
             <Link to={`/jobs/${jobId}/safe`} className="link inline-flex min-h-11 items-center">
-              It comes down all the same: make it safe
+              It comes {travel.off} all the same: make it safe
             </Link>
           </p>
         )}
@@ -58,7 +59,7 @@ export default function Plan() {
         <div className="ruled mt-4 border-t border-rule">
           {diagnosis.tests.length > 0 && (
             <CallRow
-              name="Must it come down?"
+              name={`Must it come ${travel.off}?`}
               text={words(diagnosis.verdict.reasons[0]?.text ?? '')}
               why={`${diagnosis.verdict.reasons.map((r) => words(r.text)).join('; ')}. ${diagnosis.verdict.next[0] ? `Next: ${words(diagnosis.verdict.next[0])}.` : ''}`}
             >
@@ -78,11 +79,11 @@ export default function Plan() {
               {told ? { shown: 'Shown', notShown: 'Not shown', notRun: 'Not run' }[told.result] : 'Record'}
             </button>
           </CallRow>
-          {call && <CallRows call={call} onSheet={setSheet} />}
+          {call && <CallRows call={call} travel={travel} onSheet={setSheet} />}
           <HandsRow />
           {progress !== null && !call && (
             <p className="flex min-h-16 items-center text-quiet" role="status">
-              Looking for the ways down and what could stop you…
+              Looking for the ways and what could stop you…
             </p>
           )}
           {problem && (
@@ -124,7 +125,7 @@ export default function Plan() {
       <Sheet
         open={sheet === 'tests'}
         onClose={() => setSheet(null)}
-        title="Must it come down?"
+        title={`Must it come ${travel.off}?`}
         hint="Quick tests, those that decide most a minute first."
       >
         <QuickTests />

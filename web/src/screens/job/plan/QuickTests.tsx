@@ -26,7 +26,7 @@ export function QuickTests() {
   };
   const next = tests.find((t) => !t.judged)?.test.id;
   return (
-    <section aria-label="must it come down?">
+    <section aria-label="the tests before">
       <div className="border-b-2 border-ink py-2" data-verdict={verdict.outcome}>
         <VerdictView verdict={verdict} compact />
         {verdict.next[0] && <p className="pl-9 pt-1 font-semibold">Next: {words(verdict.next[0])}.</p>}

@@ -11,6 +11,7 @@ import {
   samePose,
   shortName,
   splitKey,
+  travelWords,
   testStop,
   vapourFrom,
   wasLowered,
@@ -43,6 +44,7 @@ import { NeckOrders } from './NeckOrders.tsx';
 import { UpList } from './UpList.tsx';
 import { TestStop } from './TestStop.tsx';
 import { TorqueSheet } from './TorqueSheet.tsx';
+import { capital } from '../../../ui/capital.ts';
 
 /** Refit: stop by stop upwards, every joint made singly, first what is lost from reach next. */
 export default function Refit() {
@@ -73,6 +75,8 @@ export default function Refit() {
     }
     if (splitKey(it.key).kind === 'support') setTorque(it.key);
   };
+  const travel = travelWords(state.vehicle);
+  const goHome = capital(travel.home);
   const raise = () => enter('moved', { to: stop.pose, why: 'raised' });
   const go = () => {
     if (!begun) return void navigate(`/jobs/${jobId}/drop`);
@@ -83,14 +87,14 @@ export default function Refit() {
   const words = item
     ? `${item.name}${item.tag ? ` ${item.tag}` : ''}: ${item.hint}.`
     : mustRaise
-      ? `Raise to ${heightInWords(stop.pose, state.vehicle.ends, units)}.`
+      ? `${goHome} to ${heightInWords(stop.pose, { ends: state.vehicle.ends, travel }, units)}.`
       : '';
   // A joint is confirmed by a hand on the screen, singly; a key on a headset only says it again.
   useHandsOff({ words, next: () => say(words) });
   useEffect(screenChanged, [words]);
   const keys = useKeys([
     { key: 's', does: 'say what is next', run: () => say(words) },
-    { key: 'Enter', does: 'the next one is home, or raise', run: go },
+    { key: 'Enter', does: `the next one is home, or ${travel.home}`, run: go },
     { key: 'o', does: 'what is off', run: () => setOff(true) },
     { key: '0–9', does: 'a tag’s number opens it', run: () => undefined },
   ]);
@@ -104,18 +108,12 @@ export default function Refit() {
   const vapour = vapourFrom(state);
   const holders = holdersAt(bindings(state), state.pose, state.vehicle.length);
   if (search.has('hoses')) return <HoseScreen station="refit" onDone={() => setSearch({})} />;
-  const word = stop.kind === 'test' ? 'Test stop' : stop.kind === 'home' ? 'Home' : 'On the way up';
+  const word = stop.kind === 'test' ? 'Test stop' : stop.kind === 'home' ? 'Home' : `On the ${travel.wayBack}`;
   return (
     <>
       <TankLayout
         station="refit"
-        band={
-          vapour ? (
-            <Band>
-              {vapour.charAt(0).toUpperCase() + vapour.slice(1)}: device up on the cart, not in the pit; no charging
-            </Band>
-          ) : null
-        }
+        band={vapour ? <Band>{capital(vapour)}: device up on the cart, not in the pit; no charging</Band> : null}
         stage={(size) => (
           <Hang
             state={state}
@@ -151,7 +149,8 @@ export default function Refit() {
                   }
                   keys={
                     <StepKey
-                      way="lower"
+                      way="further"
+                      travel={travel}
                       disabled={!begun}
                       onStep={() => void enter('moved', { to: lower, why: 'lowered' })}
                     />
@@ -160,7 +159,9 @@ export default function Refit() {
               </div>
               <div className="min-w-0">
                 {!begun && (
-                  <p className="py-3 text-quiet">The tank has not been down yet. Its way up begins on the bench.</p>
+                  <p className="py-3 text-quiet">
+                    The tank has not been {travel.off} yet. Its {travel.wayBack} begins on the bench.
+                  </p>
                 )}
                 {finished ? (
                   <p className="narrow py-4 text-24">
@@ -174,7 +175,8 @@ export default function Refit() {
                 <HosesRow onHoses={() => setSearch({ hoses: '' })} />
                 {stop.lostNext && !finished && (
                   <p className="py-2 text-quiet">
-                    Lost from reach next: {shortName(stop.lostNext.name)}, above {lengthText(stop.lostNext.by, units)}.
+                    Lost from reach next: {shortName(stop.lostNext.name)}, {travel.nearer} than{' '}
+                    {lengthText(stop.lostNext.by, units)}.
                   </p>
                 )}
               </div>
@@ -200,8 +202,8 @@ export default function Refit() {
                   {item.by !== null && (
                     <span className="text-quiet">
                       {item.sure
-                        ? `Higher than ${lengthText(item.by, units)} no hand gets there.`
-                        : `Only guessed: reach it here, or go ${step} lower and try again.`}
+                        ? `${capital(travel.nearer)} than ${lengthText(item.by, units)} no hand gets there.`
+                        : `Only guessed: reach it here, or go ${step} ${travel.further} and try again.`}
                     </span>
                   )}
                 </p>
@@ -233,12 +235,12 @@ export default function Refit() {
           !testDue && (
             <Strap data-action="up" onClick={go}>
               {!begun
-                ? 'Go to the way down'
+                ? `Go to the ${travel.wayOff}`
                 : finished
                   ? 'Prove it'
                   : item
                     ? `${item.tag ? `${item.tag} ` : ''}${shortName(item.name)} is home`
-                    : `Raise to ${to}`}
+                    : `${goHome} to ${to}`}
             </Strap>
           )
         }

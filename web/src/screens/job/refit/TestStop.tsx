@@ -90,7 +90,7 @@ export function TestStop() {
         <h1 className="pb-2 text-32">{primings[primed].act}: what do you see?</h1>
         <p className="pb-4 text-quiet">
           {primings[primed].how} Does the gauge move? Look at every top joint with a cold light, tray under it, eyes
-          covered. Higher up nobody sees them again.
+          covered. From here on nobody sees them again.
         </p>
         <TextField
           label="In your words (may stay empty)"

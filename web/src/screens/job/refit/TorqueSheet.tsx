@@ -71,7 +71,7 @@ function Torque({ item, onClose }: { item: string; onClose: () => void }) {
       hint={
         range
           ? `${words(say`The file says ${newtonMetres(range.lo, range.hi)}`)}.`
-          : 'The file has no figure: read it in the service information for this vehicle. Without one no number counts: strap, hook and tank give way long before the bolt.'
+          : 'The file has no figure: read it in the service information for this vehicle. Without one no number counts: what the bolt pulls on gives way long before it.'
       }
     >
       {fastener && <Before was={pulledBefore(state.vehicle, fastener.id)} />}

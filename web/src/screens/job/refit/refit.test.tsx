@@ -119,7 +119,7 @@ describe('the way up on the screen', () => {
     const user = userEvent.setup();
     const job = atJob(<Refit />, floor(crosswise));
     await user.click(up()!);
-    await user.click(document.querySelector('[data-action=lower]')!);
+    await user.click(document.querySelector('[data-action=further]')!);
     expect(job.state()).toMatchObject({ pose: { f: 70, r: 70 }, pulls: [] });
   });
 

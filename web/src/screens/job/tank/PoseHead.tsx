@@ -1,4 +1,13 @@
-import { handUnitNear, isLevel, lengthIn, tapeAt, type JobState, type Pose } from '@iron-cradle/core';
+import {
+  deepest,
+  handUnitNear,
+  isLevel,
+  lengthIn,
+  tapeAt,
+  travelWords,
+  type JobState,
+  type Pose,
+} from '@iron-cradle/core';
 import { useState, type ReactNode } from 'react';
 import { useUnits } from '../../../app/units.ts';
 import { TapeSheet } from './TapeSheet.tsx';
@@ -18,6 +27,8 @@ export function PoseHead({ state, pose, above, keys, children }: PoseHeadProps) 
   const [reading, setReading] = useState(false);
   const units = useUnits();
   const { ends } = state.vehicle;
+  const travel = travelWords(state.vehicle);
+  const way = deepest(pose) > 0 ? travel.beside : '';
   const hand = isLevel(pose) && pose.f > 0 ? handUnitNear(pose.f) : null;
   const beside = isLevel(pose) ? lengthIn(pose.f, units).beside : null;
   return (
@@ -28,10 +39,12 @@ export function PoseHead({ state, pose, above, keys, children }: PoseHeadProps) 
       </p>
       <div className="flex items-center justify-between gap-3">
         <div className="min-w-0">
-          <Height pose={pose} ends={ends} />
-          <button type="button" className="link min-h-9 text-16" data-action="tape" onClick={() => setReading(true)}>
-            {floorWords(state, pose, units)}
-          </button>
+          <Height pose={pose} ends={ends} way={way} />
+          {travel.off === 'down' && (
+            <button type="button" className="link min-h-9 text-16" data-action="tape" onClick={() => setReading(true)}>
+              {floorWords(state, pose, units)}
+            </button>
+          )}
         </div>
         {keys && <div className="flex shrink-0 gap-3">{keys}</div>}
       </div>
@@ -53,9 +66,9 @@ function floorWords(state: JobState, pose: Pose, units: Parameters<typeof length
   return `floor ${first} ${one(f)}, ${second} ${one(r!)} ${unit}`;
 }
 
-function Height({ pose, ends }: { pose: Pose; ends: readonly [string, string] }) {
+function Height({ pose, ends, way }: { pose: Pose; ends: readonly [string, string]; way: string }) {
   const units = useUnits();
-  const { unit } = lengthIn(0, units);
+  const unit = `${lengthIn(0, units).unit} ${way}`.trim();
   if (isLevel(pose))
     return (
       <h1

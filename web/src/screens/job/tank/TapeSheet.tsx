@@ -35,7 +35,7 @@ export function TapeSheet({ open, onClose }: { open: boolean; onClose: () => voi
       open={open}
       onClose={onClose}
       title="What does the tape read?"
-      hint={`From the floor up to the tank, as it hangs now: ${poseInWords(state.pose, ends, units)}. Read it anew when the lift or the stands moved.`}
+      hint={`From the floor up to the tank, as it hangs now: ${poseInWords(state.pose, ends, units)}. Read it anew when the lift or the stands moved; on its wheels the body rises 5 to 15 mm as the weight goes.`}
     >
       <div className="grid gap-3 pt-3">
         {(['f', 'r'] as const).map((end, i) => (

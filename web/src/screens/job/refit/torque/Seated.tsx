@@ -27,7 +27,7 @@ const options = <T extends string>(words: Record<T, string>) =>
 export const Seated = ({ sits, strap, onSits }: SeatedProps) => (
   <div className="grid gap-3 py-3">
     <Choice
-      label="The tank lies, by dirt lines and strap prints"
+      label={`The tank lies, by dirt lines and ${strap ? 'strap' : 'old'} prints`}
       columns="grid-cols-3"
       value={sits.lies ?? null}
       options={options(lies)}

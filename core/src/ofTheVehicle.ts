@@ -77,6 +77,7 @@ export {
   pumpsFor,
   pumpWord,
   supportKinds,
+  supportOf,
   travelWords,
   type TravelWords,
   type FeedKind,

@@ -77,7 +77,7 @@ export function demoJobs(now: Date): Entry[][] {
     .log(
       'complaintTest',
       {
-        test: 'probe straps, seams and the top edge with a blunt tool, light from the side',
+        test: 'probe what holds it, seams and the top edge with a blunt tool, light from the side',
         result: 'shown',
         words: 'blunt tool through the front seam',
       },
@@ -229,7 +229,7 @@ export function demoJobs(now: Date): Entry[][] {
     .log(
       'complaintTest',
       {
-        test: 'new tank against old: ports, straps, length, ohms',
+        test: 'new tank against old: ports, supports, length, ohms',
         result: 'shown',
         words: 'longer by 180 mm; no port for the return seen yet',
       },

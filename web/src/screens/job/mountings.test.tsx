@@ -3,8 +3,12 @@ import { archetypes as files, asUsual, descended, answerOf, GOAL } from '@iron-c
 import { act, cleanup } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { atJob, logOf, mayBeOpened, type AtJob } from '../../testing/atJob.tsx';
+import Drain from './drain/Drain.tsx';
 import Drop from './drop/Drop.tsx';
 import Refit from './refit/Refit.tsx';
+
+// What is drawn on a canvas has no words.
+HTMLCanvasElement.prototype.getContext = () => null;
 
 /** As they usually are. */
 const archetypes = files.map((file) => ({ ...asUsual(file), variants: [] }));
@@ -91,6 +95,9 @@ describe('every mounting, down and up by what the screen says', () => {
       const lowered = await down(vehicle);
       expect(lowered.state().out).toBe(true);
       expect(lowered.state().pulls).toEqual([]);
+      cleanup();
+      atJob(<Drain />, logOf(mayBeOpened.slice(0, 6), vehicle));
+      listen();
       const refitted = await up(lowered);
       const home = refitted.state();
       expect(home.pose).toEqual({ f: 0, r: 0 });

@@ -66,7 +66,7 @@ export default function Drain() {
         </div>
         <h2 className="mt-5 border-t border-rule pb-2 pt-4 text-20">What says how much is left</h2>
         <p className="pb-3 text-quiet">
-          Two witnesses that do not share a source are needed before the straps come off.
+          Two witnesses that do not share a source are needed before the supports come off.
         </p>
         <WitnessButtons kinds={['dip', 'levelSeen', 'plugDry', 'ranDry', 'weight', 'sinceEmpty', 'scan', 'ohms']} />
         {contradictions.map((text) => (

@@ -1,4 +1,5 @@
 import {
+  byJack,
   InputError,
   judgeLift,
   tankMass,
@@ -30,7 +31,7 @@ const under: LiftPosture[] = ['lying', 'cramped', 'unstable'];
 /** The lift by the method, where the method holds: standing, from the jack to a cart. Under the vehicle it does not. */
 export function Lift() {
   const { state } = useJob();
-  const [how, setHow] = useState<How>('under');
+  const [how, setHow] = useState<How>(byJack(state.vehicle) ? 'under' : 'standing');
   const [cm, setCm] = useState(start);
   const mass = tankMass(state.vehicle, state.fuel.aboard, fuelCelsius(state));
   const put = (field: keyof typeof start) => (value: Estimate | null) =>
@@ -46,7 +47,7 @@ export function Lift() {
   return (
     <div className="grid gap-3">
       <Choice
-        label="It is taken off the jack"
+        label={byJack(state.vehicle) ? 'It is taken off the jack' : 'It is taken out of its place'}
         value={how}
         onChoose={setHow}
         options={[

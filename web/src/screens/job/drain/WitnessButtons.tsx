@@ -52,7 +52,7 @@ const asks: Partial<Record<WitnessKind, Ask>> = {
     dimension: 'mass',
     unit: 'kg',
     label: 'Tank with what is in it',
-    hint: 'on the jack with a scale',
+    hint: 'with a scale under what carries it',
     from: { kind: 'scale', channel: 'mass', factor: 1 },
   },
   ohms: {

@@ -1,4 +1,5 @@
 import {
+  byJack,
   endByEnd,
   isLevel,
   lengthIn,
@@ -62,7 +63,7 @@ export function StopHead({ descent }: { descent: Descent }) {
       </PoseHead>
       {stop.kind === 'stop' && !isLevel(stop.pose) && !samePose(stop.pose, stop.from) && (
         <p className="pt-1 text-quiet">
-          One jack, one end at a time:{' '}
+          {byJack(state.vehicle) ? 'One jack, one end' : 'One end'} at a time:{' '}
           {endByEnd(stop.from, stop.pose, state.vehicle.tiltLimit)
             .map((pose, i, list) => {
               const last = list[i - 1] ?? stop.from;

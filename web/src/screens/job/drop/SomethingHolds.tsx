@@ -42,7 +42,7 @@ export function SomethingHolds({ open, onClose, descent }: HoldsProps) {
       open={open}
       onClose={onClose}
       title="What holds, and at which height?"
-      hint="Don’t go on lowering. One tap where the line and the height meet; the plan is made anew."
+      hint="Don’t go on. One tap where the line and the height meet; the plan is made anew."
     >
       <table className="w-full border-collapse">
         <thead>
@@ -93,7 +93,8 @@ export function SomethingHolds({ open, onClose, descent }: HoldsProps) {
       {pulled && (
         <div className="pt-3">
           <p className="pb-2">
-            Stop, raise, inspect it. It is written down and must be inspected before the job can be signed.
+            Stop, take the pull off it, inspect it. It is written down and must be inspected before the job can be
+            signed.
           </p>
           <div className="grid grid-cols-2 gap-3">
             {list

@@ -1,8 +1,9 @@
-import { lengthIn, shortName, type Action } from '@iron-cradle/core';
+import { lengthIn, lineOf, shortName, splitKey, type Action } from '@iron-cradle/core';
 import { Check, X } from 'lucide-react';
 import { useUnits } from '../../../app/units.ts';
 import { Ladder } from '../../../drawings/ladder/Ladder.tsx';
 import { Glyph, type GlyphName } from '../../../look/glyphs.tsx';
+import { glyphOf } from '../../../look/glyphOf.ts';
 import { Paint } from '../../../look/Shapes.tsx';
 import { Tag } from '../../../look/Tag.tsx';
 import type { Tick } from './useBundle.ts';
@@ -75,7 +76,8 @@ export function StopLadder({ descent, onLine }: StopLadderProps) {
               action={action}
               tick={bundle.ticks[action.key] ?? null}
               next={action.key === next}
-              line={state.vehicle.connections.find((c) => `line:${c.id}` === action.key)}
+              plug={lineOf(state.vehicle, splitKey(action.key).id)?.kind === 'plug'}
+              glyph={glyphOf(state.vehicle, action.key)}
               onTick={() => descent.cycleTick(action.key)}
             />
           </li>
@@ -128,7 +130,6 @@ export function StopLadder({ descent, onLine }: StopLadderProps) {
 }
 
 const verb: Record<Action['type'], string> = { part: 'Part', unclip: 'Unclip', clear: 'Clear', support: 'Off' };
-const glyphs: Partial<Record<Action['type'], GlyphName>> = { support: 'strap', unclip: 'clip', clear: 'obstruction' };
 const ticked: Record<'done' | 'notDone' | '', string> = {
   '': 'as the main action says',
   done: 'done',
@@ -140,14 +141,15 @@ interface ToDoProps {
   tick: Tick;
   /** Where the hand goes next. */
   next: boolean;
-  line: Descent['state']['vehicle']['connections'][number] | undefined;
+  /** Is it a plug? */
+  plug: boolean;
+  glyph: GlyphName;
   onTick: () => void;
 }
 
 /** One thing to do: tapped once it is done, twice it was not. */
-function ToDo({ action, tick, next, line, onTick }: ToDoProps) {
-  const name = line?.kind === 'plug' ? 'Unplug' : verb[action.type];
-  const glyph = glyphs[action.type] ?? ((line?.fitting ?? 'other') as GlyphName);
+function ToDo({ action, tick, next, plug, glyph, onTick }: ToDoProps) {
+  const name = plug ? 'Unplug' : verb[action.type];
   return (
     <button
       type="button"

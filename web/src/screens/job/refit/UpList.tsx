@@ -1,6 +1,7 @@
 import { lengthIn, shortName, type JobState, type UpItem } from '@iron-cradle/core';
 import { useUnits } from '../../../app/units.ts';
-import { Glyph, type GlyphName } from '../../../look/glyphs.tsx';
+import { Glyph } from '../../../look/glyphs.tsx';
+import { glyphOf } from '../../../look/glyphOf.ts';
 import { Paint } from '../../../look/Shapes.tsx';
 import { Tag } from '../../../look/Tag.tsx';
 
@@ -18,10 +19,6 @@ export function UpList({ items, state, here, onTag }: UpListProps) {
   return (
     <ol className="ruled" aria-label="to make here">
       {items.map((item, i) => {
-        const line = state.vehicle.connections.find((c) => `line:${c.id}` === item.key);
-        const glyph: GlyphName =
-          line?.fitting ??
-          (item.key.startsWith('support') ? 'strap' : item.key.startsWith('clip') ? 'clip' : 'obstruction');
         return (
           <li key={item.key}>
             <button
@@ -32,7 +29,7 @@ export function UpList({ items, state, here, onTag }: UpListProps) {
               <Tag number={item.tag} />
               <span className="min-w-0 flex-1">
                 <span className="narrow flex flex-wrap items-center gap-x-2 text-20">
-                  <Glyph name={glyph} size={20} />
+                  <Glyph name={glyphOf(state.vehicle, item.key)} size={20} />
                   {shortName(item.name)}
                   {i === 0 && here && <Paint width={42} />}
                 </span>

@@ -56,7 +56,7 @@ const show = (path: string, sees: string, theme: 'day' | 'night') => inTheme(ine
   });
   test('the tank held on the bench, and found to leak', async () => {
     await ines.page.setViewport(wide);
-    await show('/jobs/demo-pickup-2/bench?hold', 'Held before it goes up', 'day');
+    await show('/jobs/demo-pickup-2/bench?hold', 'Held before it goes back', 'day');
     await ines.tapText('Aired');
     await ines.tap('[data-action=hold-begin]');
     await ines.page.waitForSelector('[data-hold-outcome=bad]');

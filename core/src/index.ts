@@ -38,6 +38,7 @@ export { InputError, present, problemInWords } from './errors/index.ts';
 export { exactly, rangeInWords, roundTo, type Estimate, type Span } from './estimate/index.ts';
 export { endOf, leftInWords, minutesLeft, minutesSince, type Wait } from './journal/index.ts';
 export {
+  gateBeforeBack,
   gateTitles,
   isPassed,
   jointsDueHere,

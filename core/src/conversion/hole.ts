@@ -133,7 +133,7 @@ function flat({ outOfFlat, squeeze }: HolePlan): Found {
       text: 'the seal follows the face only just',
       figure,
       limit,
-      next: 'hold it under a little air, soap all round, before it goes up',
+      next: 'hold it under a little air, soap all round, before it goes back',
     };
   return { outcome: 'good', text: 'flat enough for the seal', figure, limit };
 }

@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import { exactly } from '../estimate/index.ts';
 import { owed, recordLines } from '../job/index.ts';
 import { inWords } from '../quantity/index.ts';
-import { isPassed, judgeProofFuel } from './index.ts';
+import { gateBeforeBack, isPassed, judgeProofFuel } from './index.ts';
 import { crossings, passFour, passOne, passThree, passTwo, rail, start } from './testing.ts';
 
 /** What ends what, what crossing a gate owes, what each item is judged by: one thing at a time. */
@@ -119,6 +119,30 @@ describe('a crossing is owed where its gate was not passed', () => {
     const job = start();
     job.say('cleared', { key: 'obstruction:wheel' });
     expect(crossings(job)).toEqual([]);
+  });
+  test('what the screen says before the tank goes back is what is flagged if it goes all the same', () => {
+    const floor = { f: rail.clear, r: rail.clear };
+    const to = { f: rail.clear - 50, r: rail.clear - 50 };
+    type Job = ReturnType<typeof start>;
+    const ways: [string, (job: Job) => void, 3 | null][] = [
+      ['nobody said anything of the ring', () => undefined, 3],
+      ['the ring was opened', (job) => job.say('ring', { state: 'opened' }), 3],
+      ['gate 3 was passed', passThree, null],
+      ['and the ring closed', (job) => (passThree(job), job.say('ring', { state: 'closed', newSeal: true })), null],
+      ['and opened again', (job) => (passThree(job), job.say('ring', { state: 'opened' })), 3],
+    ];
+    for (const [, before, gate] of ways) {
+      const job = start();
+      job.say('moved', { to: floor, why: 'lowered' });
+      before(job);
+      expect(gateBeforeBack(job.state, to)).toBe(gate);
+      const had = crossings(job).filter((one) => one.startsWith('3')).length;
+      job.say('moved', { to, why: 'raised' });
+      expect(crossings(job).filter((one) => one.startsWith('3'))).toHaveLength(had + (gate === null ? 0 : 1));
+    }
+    const under = start();
+    under.say('moved', { to, why: 'lowered' });
+    expect(gateBeforeBack(under.state, { f: 0, r: 0 })).toBeNull();
   });
   test('the ring closed, and the tank raised from the floor with it open, cross gate 3', () => {
     const job = start();

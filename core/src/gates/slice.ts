@@ -12,6 +12,7 @@ import {
 import type { LedgerSlice } from '../ledger/index.ts';
 import { deepest, isHome } from '../pose/index.ts';
 import { lineOf, madeBeforeKeyOn, splitKey, travelWords, UNIT, type VehicleSlice } from '../vehicle/index.ts';
+import { leavesBench } from './leavesBench.ts';
 import type { HangSlice } from '../hang/index.ts';
 
 /** The four gates, by their number. */
@@ -147,11 +148,10 @@ export const gatesSlice = defineSlice<GatesSlice, GatesFacts>({
     moved: (own, { from, to }, { moment, facts }) => {
       if (isHome(from) && !isHome(to))
         crossed(own, { gate: 2, what: say`${travelWords(facts.vehicle).gone} to ${mm(deepest(to))}`, moment, facts });
-      const { goal, vehicle, rings } = facts;
+      const { vehicle, rings } = facts;
       const closed =
         rings.findLast((r) => moment.knew(r.in))?.state === 'closed' && !disputeKnown(facts, UNIT, moment.knew);
-      const benched = deepest(from) >= vehicle.clear || (goal !== null && Math.min(from.f, from.r) >= goal);
-      if (benched && deepest(to) < deepest(from) && !closed)
+      if (leavesBench(facts, { from, to }) && !closed)
         crossed(own, { gate: 3, what: `the tank was ${travelWords(vehicle).back}`, moment, facts });
     },
     ring: (own, { state }, { moment, facts }) => {

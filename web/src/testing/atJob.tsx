@@ -56,7 +56,7 @@ export function logOf(entries: readonly { kind: EntryKind; body: unknown }[], ve
   ];
 }
 
-const said = (gate: 1 | 2, answers: Record<string, string>) =>
+const said = (gate: 1 | 2 | 3, answers: Record<string, string>) =>
   Object.entries(answers).map(([item, answer]) => ({ kind: 'gateItem' as const, body: { gate, item, answer } }));
 
 /** Gates 1 and 2 gone through: it may be opened, it is dry, and the supports may come off. */
@@ -69,6 +69,12 @@ export const mayBeOpened: { kind: EntryKind; body: unknown }[] = [
   { kind: 'fuelWitness', body: { witness: 'dip', reading: 0 } },
   ...said(2, { battery: 'yes', jack: 'yes', helper: 'here' }),
   { kind: 'gate', body: { gate: 2 } },
+];
+
+/** Gate 3 gone through: the ring may be closed, and the tank goes back. */
+export const mayGoBack: { kind: EntryKind; body: unknown }[] = [
+  ...said(3, { tests: 'passed', seal: 'new' }),
+  { kind: 'gate', body: { gate: 3 } },
 ];
 
 /** Who is signed in, in which units, with addresses: what every screen stands in. */
@@ -87,10 +93,22 @@ export function Surroundings({ children, units = 'metric' }: { children: ReactNo
   );
 }
 
+/** The next entry of a log, by somebody who has seen all of it. */
+const next = (log: readonly Entry[], { kind, body }: { kind: EntryKind; body: unknown }): Entry =>
+  ({
+    ...logWriter('job')(kind, body as never),
+    id: `screen-${log.length}`,
+    n: log.length + 1,
+    on: log.findLast((e) => e.seq)?.id ?? null,
+  }) as Entry;
+
+/** The log with these entered after it. */
+export const goesOn = (log: readonly Entry[], entries: readonly { kind: EntryKind; body: unknown }[]): Entry[] =>
+  entries.reduce<Entry[]>((all, entry) => [...all, next(all, entry)], [...log]);
+
 /** Renders part of a screen at a job whose log grows with what is entered there, as the real one does. */
 export function atJob(screen: ReactElement, entries: Entry[] = logOf([]), units: UnitSystem = 'metric'): AtJob {
   const log = [...entries];
-  const write = logWriter('job');
   function Job() {
     const [state, setState] = useState(() => foldJobOn(null, () => log, log)!);
     const context = useMemo(() => {
@@ -100,12 +118,7 @@ export function atJob(screen: ReactElement, entries: Entry[] = logOf([]), units:
           kind,
           body,
         ) as Bodies[typeof kind];
-        log.push({
-          ...write(kind, whole),
-          id: `screen-${log.length}`,
-          n: log.length + 1,
-          on: log.findLast((e) => e.seq)?.id ?? null,
-        } as Entry);
+        log.push(next(log, { kind, body: whole }));
         setState(foldJobOn(null, () => log, log)!);
         return Promise.resolve(true);
       };

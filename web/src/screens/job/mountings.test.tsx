@@ -2,7 +2,7 @@ import 'fake-indexeddb/auto';
 import { archetypes as files, asUsual, descended, answerOf, GOAL } from '@iron-cradle/core';
 import { act, cleanup } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { atJob, logOf, mayBeOpened, type AtJob } from '../../testing/atJob.tsx';
+import { atJob, goesOn, logOf, mayBeOpened, mayGoBack, type AtJob } from '../../testing/atJob.tsx';
 import Drain from './drain/Drain.tsx';
 import Drop from './drop/Drop.tsx';
 import Refit from './refit/Refit.tsx';
@@ -57,7 +57,7 @@ async function down(vehicle: (typeof archetypes)[number], before: Parameters<typ
 /** Up by what the screen says, through gate 4 and the look with the key on. */
 async function up(job: AtJob): Promise<AtJob> {
   cleanup();
-  const again = atJob(<Refit />, job.log);
+  const again = atJob(<Refit />, goesOn(job.log, mayGoBack));
   for (let i = 0; i < 80; i++) {
     if (document.body.textContent!.includes('Now prove it, joint by joint')) break;
     const went = await tapFirst(

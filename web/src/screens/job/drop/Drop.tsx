@@ -18,7 +18,7 @@ import { Stage } from './Stage.tsx';
 import { StepByStep } from './StepByStep.tsx';
 import { Changed, Held, StopHead } from './NowParts.tsx';
 import { AheadSheet } from './AheadSheet.tsx';
-import { GateFirst, gateStation } from './GateFirst.tsx';
+import { GateFirst, gateStation } from '../GateFirst.tsx';
 import { SomethingHolds } from './SomethingHolds.tsx';
 import { StopLadder } from './StopLadder.tsx';
 import { doneOf, strapWords } from './useBundle.ts';

@@ -139,7 +139,7 @@ function Before({ where }: Pick<HoldPanelProps, 'where'>) {
   const last = state.holds.findLast((held) => held.where === where);
   return (
     <div className="grid gap-3">
-      <h2 className="text-32 leading-tight">{where === 'home' ? 'Held at home' : 'Held before it goes up'}</h2>
+      <h2 className="text-32 leading-tight">{where === 'home' ? 'Held at home' : 'Held before it goes back'}</h2>
       {where === 'home' && (
         <p>
           It proves{' '}

@@ -14,7 +14,7 @@ export function HoldRow({ where, onHold }: { where: 'bench' | 'home'; onHold: ()
     <BenchRow
       id="hold"
       outcome={held?.verdict.outcome ?? 'unknown'}
-      title={where === 'home' ? 'Held at home, shut off' : 'The tank, held before it goes up'}
+      title={where === 'home' ? 'Held at home, shut off' : 'The tank, held before it goes back'}
       text={
         why
           ? `${words(why.text)}${why.figure ? `, ${words(why.figure)}` : ''}`

@@ -1,6 +1,7 @@
 import {
   bindings,
   fuelBack,
+  gateBeforeBack,
   heightInWords,
   holdersAt,
   jointsDueHere,
@@ -31,6 +32,7 @@ import { Shape } from '../../../look/Shapes.tsx';
 import { Strap } from '../../../look/Strap.tsx';
 import { Tag } from '../../../look/Tag.tsx';
 import { Band } from '../../../ui/Band.tsx';
+import { GateFirst, gateStation } from '../GateFirst.tsx';
 import { GateRail } from '../GateRail.tsx';
 import { OffSheet } from '../OffSheet.tsx';
 import { PoseHead } from '../tank/PoseHead.tsx';
@@ -78,7 +80,10 @@ export default function Refit() {
   const travel = travelWords(state.vehicle);
   const goHome = capital(travel.home);
   const raise = () => enter('moved', { to: stop.pose, why: 'raised' });
+  /** Gate 3 stands before it leaves the bench. */
+  const first = mustRaise ? gateBeforeBack(state, stop.pose) : null;
   const go = () => {
+    if (first) return void navigate(`/jobs/${jobId}/${gateStation[first]}`);
     if (!begun) return void navigate(`/jobs/${jobId}/drop`);
     if (finished) return void navigate(`/jobs/${jobId}/prove`);
     if (item) return void make(item);
@@ -232,7 +237,10 @@ export default function Refit() {
         }
         main={
           !gateDue &&
-          !testDue && (
+          !testDue &&
+          (first ? (
+            <GateFirst gate={first} onGate={go} onAllTheSame={() => void raise()} />
+          ) : (
             <Strap data-action="up" onClick={go}>
               {!begun
                 ? `Go to the ${travel.wayOff}`
@@ -242,7 +250,7 @@ export default function Refit() {
                     ? `${item.tag ? `${item.tag} ` : ''}${shortName(item.name)} is home`
                     : `${goHome} to ${to}`}
             </Strap>
-          )
+          ))
         }
       />
       <OffSheet open={off} onClose={() => setOff(false)} />

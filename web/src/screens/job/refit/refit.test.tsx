@@ -10,14 +10,14 @@ import {
 } from '@iron-cradle/core';
 import { act, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { atJob, logOf } from '../../../testing/atJob.tsx';
+import { atJob, logOf, mayGoBack } from '../../../testing/atJob.tsx';
 import Refit from './Refit.tsx';
 
 /** As they usually are. */
 const archetypes = files.map((file) => ({ ...asUsual(file), variants: [] }));
 
 /** Everything off, the tank on the floor of the well. */
-const floor = (vehicle: VehicleFile) =>
+const floor = (vehicle: VehicleFile, then = mayGoBack) =>
   logOf(
     [
       ...vehicle.connections.map((c, i) => ({
@@ -29,6 +29,7 @@ const floor = (vehicle: VehicleFile) =>
         body: { key: keyOf('support', s.id), tag: i + 40 },
       })),
       { kind: 'moved' as const, body: { to: { f: vehicle.clear, r: vehicle.clear }, why: 'out' } },
+      ...then,
     ],
     vehicle,
   );
@@ -36,6 +37,19 @@ const crosswise = archetypes.find((a) => a.id === 'archetype-crosswise')!;
 const up = () => document.querySelector<HTMLButtonElement>('[data-action=up]');
 
 describe('the way up on the screen', () => {
+  test('gate 3 is said where the tank would leave the bench; who went on all the same is flagged', async () => {
+    const user = userEvent.setup();
+    const job = atJob(<Refit />, floor(crosswise, []));
+    expect(up()).toBeNull();
+    expect(document.querySelector('[data-gate-open="3"]')!.textContent).toMatch(/Gate 3 is open.*tests.*seal/);
+    await user.click(document.querySelector('[data-action=all-the-same]')!);
+    expect(job.state().pose).toEqual({ f: 60, r: 60 });
+    expect(job.state().crossings.map(({ gate }) => gate)).toContain(3);
+    // It is owed now; what comes next is offered as ever.
+    expect(document.querySelector('[data-gate-open]')).toBeNull();
+    expect(up()).not.toBeNull();
+  });
+
   test('raises, then each joint singly, up to gate 4 with everything live made', async () => {
     const user = userEvent.setup();
     const job = atJob(<Refit />, floor(crosswise));

@@ -76,7 +76,7 @@ function Height({ pose, ends, way }: { pose: Pose; ends: readonly [string, strin
         data-height={pose.f}
       >
         {lengthIn(pose.f, units).figure}
-        <span className="narrow pl-3 text-24">{unit}</span>
+        <span className="narrow pl-3 text-24 [word-spacing:normal]">{unit}</span>
       </h1>
     );
   return (

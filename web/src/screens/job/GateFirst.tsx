@@ -1,10 +1,10 @@
 import { gateTitles, judgeGate } from '@iron-cradle/core';
-import { useJob } from '../../../log/useJob.ts';
-import { Shape } from '../../../look/Shapes.tsx';
-import { Strap } from '../../../look/Strap.tsx';
+import { useJob } from '../../log/useJob.ts';
+import { Shape } from '../../look/Shapes.tsx';
+import { Strap } from '../../look/Strap.tsx';
 
 /** Where each gate is gone through. */
-export const gateStation = { 1: 'safe', 2: 'drain' } as const;
+export const gateStation = { 1: 'safe', 2: 'drain', 3: 'bench' } as const;
 
 interface GateFirstProps {
   gate: keyof typeof gateStation;
@@ -13,7 +13,7 @@ interface GateFirstProps {
 }
 
 /**
- * The gate that stands before this stop, with what is missing, in place of the stop’s main action. Who went on all the same
+ * The gate that stands before what comes next, with what is missing, in place of the main action. Who went on all the same
  * enters it by a second, plain action: it is flagged and printed.
  */
 export function GateFirst({ gate, onGate, onAllTheSame }: GateFirstProps) {

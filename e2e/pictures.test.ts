@@ -99,8 +99,8 @@ const show = (path: string, sees: string, theme: 'day' | 'night') => inTheme(ine
   });
   test('refit on a phone', async () => {
     await ines.page.setViewport(phone);
-    await show('/jobs/demo-pickup-2/refit', 'mm', 'day');
-    await ines.tap('[data-action=up]');
+    await show('/jobs/demo-pickup-2/refit', 'Gate 3 is open', 'day');
+    await ines.tap('[data-action=all-the-same]');
     await ines.sees('last chance here');
     await ines.page.evaluate(() => scrollTo(0, 0));
     await ines.picture('refit-phone');

@@ -91,6 +91,14 @@ const inSight = {
   drop: 'section[aria-label="to do here, and room left"] li',
   refit: 'ol[aria-label="to make here"] li',
 };
+test('refit with gate 3 open says what is missing, and goes on when it was done all the same', async () => {
+  await ines.page.setViewport(phone);
+  await show('/jobs/demo-pickup-2/refit', 'Gate 3 is open', 'day');
+  expect(await ines.page.$('[data-action=up]')).toBeNull();
+  await ines.tap('[data-action=all-the-same]');
+  await ines.stands('[data-action=up]');
+});
+
 describe.each([
   ['a phone', { ...phone }, 100],
   ['a screen', { ...wide }, 100],

@@ -154,6 +154,7 @@ export {
   type Lesson,
 } from './learning/index.ts';
 export {
+  BEFORE_FILLER,
   openEnds,
   type OpenEnd,
   backInWords,

@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { exactly } from '../estimate/index.ts';
+import { BEFORE_FILLER } from '../ledger/index.ts';
 import { owed, recordLines } from '../job/index.ts';
 import { inWords } from '../quantity/index.ts';
 import { gateBeforeBack, isPassed, judgeProofFuel } from './index.ts';
@@ -248,6 +249,12 @@ describe('items that are judged', () => {
     expect(job.is(3, 'things')?.next).toEqual(['take out rag']);
     job.say('takenOut', { key: item.key, openings: [...item.openings] });
     expect(job.is(3, 'things')?.outcome).toBe('good');
+  });
+  test('a rag in the neck on the vehicle is not in the tank: the ring may close, the job is not done', () => {
+    const job = start();
+    job.say('putIn', { name: 'rag in the neck', before: BEFORE_FILLER });
+    expect(job.is(3, 'things')?.outcome).toBe('good');
+    expect(owed(job.state).map(({ text }) => inWords(text))).toContain('rag in the neck is still in');
   });
   test('joints: what is live wherever it sits, what is reached here and waits for nothing', () => {
     const job = start();

@@ -5,7 +5,7 @@ import { witnessWord, fuelCelsius } from '../tank/index.ts';
 import { TO_PUSH } from '../proof/index.ts';
 import type { Verdict } from '../verdict/index.ts';
 import { portDrop } from '../hang/index.ts';
-import { makeWindow, type LedgerItem } from '../ledger/index.ts';
+import { isInNeck, makeWindow, thingsIn, type LedgerItem } from '../ledger/index.ts';
 import { litres } from '../quantity/index.ts';
 import { standingFindings, TEST_STOP } from '../condition/index.ts';
 import { estimateOf, lineOf, madeBeforeKeyOn, splitKey } from '../vehicle/index.ts';
@@ -69,9 +69,9 @@ export function judgeMass(state: GateFactsToJudge): Verdict {
   return judgeHandling(tankMass(state.vehicle, state.fuel.aboard, fuelCelsius(state)), kilogramsOf(state)).verdict;
 }
 
-/** Is everything off that has to be? @example judgeThings(state).reasons[0]?.text */
+/** Is everything out of the tank that was put into it? What is in the neck comes out before the filler. @example judgeThings(state).reasons[0]?.text */
 export function judgeThings(state: GateFactsToJudge): Verdict {
-  const inside = state.items.filter((item) => item.kind === 'thing' && item.state === 'open');
+  const inside = thingsIn(state).filter((item) => !isInNeck(item));
   if (inside.length === 0)
     return {
       outcome: 'good',

@@ -46,6 +46,9 @@ export class BackBody {
   @IsOptional() @IsArray() @IsString({ each: true }) openings?: string[];
 }
 
+/** What is stuffed into the neck on the vehicle must be out before this; what is put into the tank, before the ring closes. */
+export const BEFORE_FILLER = 'the filler is made';
+
 /** Something was put in that must come out again: a rag, a plug, a lamp. */
 export class PutInBody {
   /** What people call it. */

@@ -1,8 +1,8 @@
-export { ClearedBody } from './bodies.ts';
+export { BEFORE_FILLER, ClearedBody } from './bodies.ts';
 export { backInWords, inOrderOfReturn, makeWay, makeWays, makeWindow, type MakeWindow } from './back.ts';
 export { CUT_CAUTION, cutKinds, judgeCut, triedFirst, untriedOf, type CutKind } from './cuts.ts';
 export { openEnds, type OpenEnd } from './ends.ts';
-export { openItems } from './items.ts';
+export { isInNeck, openItems, thingsIn } from './items.ts';
 export {
   capped,
   cleared,

@@ -1,6 +1,7 @@
 import { isUnsettled, type KernelState } from '../kernel/index.ts';
 import { splitKey } from '../vehicle/index.ts';
 import { backBy } from './back.ts';
+import { BEFORE_FILLER } from './bodies.ts';
 import type { LedgerFacts, LedgerSlice } from './slice.ts';
 import type { ItemState, LedgerItem, Opening } from './types.ts';
 
@@ -56,6 +57,13 @@ function stateOf(
   if (opening.deferred) return 'deferred';
   return splitKey(opening.key).kind === 'loose' ? 'loose' : 'open';
 }
+
+/** What was put in and is still in. @example thingsIn(state).map(({ name }) => name) // ['rag'] */
+export const thingsIn = ({ items }: Pick<LedgerSlice, 'items'>): LedgerItem[] =>
+  items.filter((item) => item.kind === 'thing' && item.state !== 'closed' && item.state !== 'deviation');
+
+/** Is it in the neck on the vehicle, not in the tank? @example isInNeck(item) // true */
+export const isInNeck = ({ note }: Pick<LedgerItem, 'note'>): boolean => note === BEFORE_FILLER;
 
 /** Lines that are still owed: open, put off, loose on purpose. @example openItems(state).length */
 export const openItems = (state: Pick<LedgerSlice, 'items'>): LedgerItem[] =>

@@ -1,4 +1,5 @@
 import { judgeGate } from '../gates/index.ts';
+import { BEFORE_FILLER } from '../ledger/index.ts';
 import { r } from '../vehicle/testing.ts';
 import { nextUp, testStop, wayUp } from './index.ts';
 import { at, begin, line, vehicle } from './testing.ts';
@@ -44,6 +45,24 @@ describe('up, worked by hand', () => {
     expect(nextUp(job.state)).toMatchObject({ kind: 'test', pose: { f: 60 }, items: [] });
     job.log('finding', { what: 'test stop', where: 'top of the tank', verdict: 'good', note: 'joints dry' });
     expect(nextUp(job.state)).toMatchObject({ kind: 'home', pose: { f: 0 } });
+  });
+
+  test('the filler is not made over what is still in: it comes out first, once', () => {
+    const job = begin(
+      vehicle([
+        line('a', { slack: r(90), reach: r(0) }),
+        line('f', { slack: r(90), reach: r(0), more: { kind: 'filler' } }),
+      ]),
+    );
+    job.log('stopDone', at(40, ['line:a', 'line:f']));
+    job.log('putIn', { name: 'rag in the neck', tag: 40, before: BEFORE_FILLER });
+    const order = () => nextUp(job.state).items.map(({ name }) => name);
+    const rag = job.state.items.find(({ kind }) => kind === 'thing')!.key;
+    const before = order();
+    expect(before).toContain('rag in the neck');
+    expect(before.indexOf('rag in the neck')).toBe(before.indexOf('f') - 1);
+    job.log('takenOut', { key: rag });
+    expect(order()).toEqual(before.filter((name) => name !== 'rag in the neck'));
   });
 
   test('a joint found wet stops the way up until it is looked at again', () => {

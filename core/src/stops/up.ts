@@ -1,6 +1,6 @@
 import { usedWay } from '../route/index.ts';
 import { portDrop, reachOf, type TankState } from '../hang/index.ts';
-import { makeWindow, type LedgerItem, type MakeWindow } from '../ledger/index.ts';
+import { makeWindow, thingsIn, type LedgerItem, type MakeWindow } from '../ledger/index.ts';
 import { deepest, HOME, inReach, isHome, level, type Pose } from '../pose/index.ts';
 import {
   keyOf,
@@ -15,7 +15,7 @@ import {
 import { TEST } from './ascent.ts';
 import { levelTest, tested } from './testStop.ts';
 import type { UpItem, UpStop } from './types.ts';
-import { inHandOrder, lineItem, thingItem } from './upItems.ts';
+import { inHandOrder, lineItem, outItem, thingItem } from './upItems.ts';
 import { wayUp, type WayUp } from './wayUp.ts';
 
 interface Window extends MakeWindow {
@@ -44,7 +44,15 @@ export function nextUp(state: TankState): UpStop {
   // Where the key may be turned it is turned here, before the tank goes on.
   if (state.gates[4].passed && !tested(state)) return withLost(state, { kind: 'test', pose: state.pose, items: [] });
   const way = wayUp(state);
-  return withLost(state, way ? bySearch(state, way) : byWindows(state));
+  return outFirst(state, withLost(state, way ? bySearch(state, way) : byWindows(state)));
+}
+
+/** The filler is not made over what is still in: a rag in the neck comes out first. */
+function outFirst(state: TankState, stop: UpStop): UpStop {
+  const at = stop.items.findIndex(({ key }) => lineOf(state.vehicle, splitKey(key).id)?.kind === 'filler');
+  if (at < 0) return stop;
+  const inside = thingsIn(state).map((item) => outItem(item));
+  return { ...stop, items: [...stop.items.slice(0, at), ...inside, ...stop.items.slice(at)] };
 }
 
 /** The stop the search leads to: here while something is to be made here, else the next one. */

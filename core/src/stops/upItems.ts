@@ -2,7 +2,7 @@ import { present } from '../errors/index.ts';
 import type { Span } from '../estimate/index.ts';
 import { commonPractice } from '../basis/index.ts';
 import type { TankState } from '../hang/index.ts';
-import type { LedgerItem } from '../ledger/index.ts';
+import { isInNeck, type LedgerItem } from '../ledger/index.ts';
 import {
   estimateOf,
   keyOfId,
@@ -65,6 +65,19 @@ export function thingItem(
     minutes: minutesOf(state, way, { lo: 2, typ: 4, hi: 10 }),
   };
 }
+
+/** Something that was put in and comes out now. Minutes: common practice, no source. */
+export const outItem = (item: LedgerItem): UpItem => ({
+  key: item.key,
+  name: item.name,
+  tag: item.tag,
+  way: null,
+  by: null,
+  lastChance: false,
+  sure: true,
+  hint: isInNeck(item) ? 'out of the neck, before the hose goes on' : 'still in: out before the filler is made',
+  minutes: { lo: 0.5, typ: 1, hi: 2, basis: commonPractice },
+});
 
 const minutesOf = (state: TankState, way: Way | undefined, else_: Span): UpItem['minutes'] =>
   way ? estimateOf(state.vehicle, way.minutes) : { ...else_, basis: commonPractice };

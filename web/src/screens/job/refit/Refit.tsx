@@ -70,7 +70,9 @@ export default function Refit() {
   const finished = rest && stop.kind === 'home';
   const make = async (it: UpItem) => {
     const body = { key: it.key, ...(it.way ? { way: it.way } : {}) };
-    if (splitKey(it.key).kind === 'line') {
+    if (splitKey(it.key).kind === 'thing') {
+      if (!(await enter('takenOut', { key: it.key }))) return;
+    } else if (splitKey(it.key).kind === 'line') {
       if (!(await enter('made', body))) return;
     } else {
       if (!(await enter('restored', body))) return;
@@ -218,7 +220,7 @@ export default function Refit() {
                 <button
                   type="button"
                   className="btn"
-                  disabled={!item || put}
+                  disabled={!item || put || splitKey(item.key).kind === 'thing'}
                   onClick={() => item && void enter('deferred', { key: item.key, until: 'the tank is home' })}
                 >
                   Can’t yet
@@ -247,7 +249,7 @@ export default function Refit() {
                 : finished
                   ? 'Prove it'
                   : item
-                    ? `${item.tag ? `${item.tag} ` : ''}${shortName(item.name)} is home`
+                    ? `${item.tag ? `${item.tag} ` : ''}${shortName(item.name)} is ${splitKey(item.key).kind === 'thing' ? 'out' : 'home'}`
                     : `${goHome} to ${to}`}
             </Strap>
           ))

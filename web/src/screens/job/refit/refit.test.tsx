@@ -1,6 +1,7 @@
 import {
   archetypes as files,
   asUsual,
+  BEFORE_FILLER,
   keyOf,
   nextUp,
   owed,
@@ -33,6 +34,7 @@ const floor = (vehicle: VehicleFile, then = mayGoBack) =>
     ],
     vehicle,
   );
+const inTheFloor = archetypes.find((a) => a.id === 'archetype-floor')!;
 const crosswise = archetypes.find((a) => a.id === 'archetype-crosswise')!;
 const up = () => document.querySelector<HTMLButtonElement>('[data-action=up]');
 
@@ -62,6 +64,19 @@ describe('the way up on the screen', () => {
     expect(made.sort()).toEqual(live.map((c) => keyOf('line', c.id)).sort());
     expect(job.state().pose).toEqual({ f: 60, r: 60 });
     await waitFor(() => expect(screen.getByText(/Gate 4/)).toBeTruthy());
+  });
+
+  test('a rag in the neck comes out before the filler is offered', async () => {
+    const user = userEvent.setup();
+    const rag = { kind: 'putIn' as const, body: { name: 'rag in the neck', tag: 90, before: BEFORE_FILLER } };
+    const job = atJob(<Refit />, floor(inTheFloor, [...mayGoBack, rag]));
+    const said: string[] = [];
+    for (let i = 0; i < 30 && up() && !said.at(-1)?.includes('filler'); i++) {
+      said.push(up()!.textContent!);
+      if (!said.at(-1)!.includes('filler')) await user.click(up()!);
+    }
+    expect(said.at(-2)).toBe('90 rag in the neck is out');
+    expect(job.log.at(-1)).toMatchObject({ kind: 'takenOut' });
   });
 
   test('a wet joint is named, owed, and keeps the tank where it is', async () => {

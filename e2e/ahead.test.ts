@@ -72,7 +72,7 @@ describe('the plan on one page', () => {
     await ines.go('/jobs/demo-van-9/sheet');
     await ines.sees('Save as SVG');
     const said = await ines.page.$eval('main svg', (e) => e.getAttribute('aria-label'));
-    expect(said).toMatch(/plan of Van 9: \d+ heights down, \d+ up/);
+    expect(said).toMatch(/plan of Van 9: \d+ heights on the way down, \d+ on the way up/);
     const saved = await ines.page.evaluate(async () => {
       const kept: { name: string; text: string }[] = [];
       const make = URL.createObjectURL.bind(URL);

@@ -31,7 +31,7 @@ export function GateFirst({ gate, onGate, onAllTheSame }: GateFirstProps) {
       <Strap data-action="to-gate" onClick={onGate}>
         {`To gate ${gate}`}
       </Strap>
-      <button type="button" className="btn" data-action="all-the-same" onClick={onAllTheSame}>
+      <button type="button" className="link min-h-11" data-action="all-the-same" onClick={onAllTheSame}>
         It was done all the same: enter it, flagged
       </button>
     </div>

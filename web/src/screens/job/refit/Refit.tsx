@@ -192,16 +192,20 @@ export default function Refit() {
         }
         act={
           !gateDue &&
-          !testDue && (
+          !testDue &&
+          !first && (
             <>
               {item && splitKey(item.key).kind === 'line' && item.tag !== null && (
-                <div className="hidden mid:block">
+                <div className="act-ends">
                   <PaintedEnds tag={item.tag} capped={state.items.some((i) => i.key === item.key && i.capped)} />
                 </div>
               )}
               {item && <Photos about={item.key} most={2} />}
               {item && (
-                <p className="leading-tight mid:col-span-2 wide:col-span-1" aria-live="polite">
+                <p
+                  className={`leading-tight mid:col-span-2 wide:col-span-1 ${item.sure ? 'act-said' : ''}`}
+                  aria-live="polite"
+                >
                   <span className="narrow block text-20">
                     {shortName(item.name)}
                     {item.tag ? ` ${item.tag}` : ''}: {item.hint}.

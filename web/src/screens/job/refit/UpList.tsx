@@ -17,7 +17,7 @@ interface UpListProps {
 export function UpList({ items, state, here, onTag }: UpListProps) {
   const units = useUnits();
   return (
-    <ol className="ruled" aria-label="to make here">
+    <ol className="up-list ruled" aria-label="to make here">
       {items.map((item, i) => {
         return (
           <li key={item.key}>

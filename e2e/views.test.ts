@@ -27,7 +27,7 @@ const views: [name: string, path: string, sees: string][] = [
   ['bad-fuel', '/jobs/demo-pickup-5/bench', 'How far the dirt went'],
   ['conversion', '/jobs/demo-pickup-7/bench', 'Before it is changed'],
   ['threads', '/threads', 'Which thread is it?'],
-  ['refit', '/jobs/demo-pickup-2/refit', 'off'],
+  ['refit', '/jobs/demo-pickup-2/refit', 'Gate 3 is open'],
   ['prove', '/jobs/demo-pickup-2/prove', 'still owed'],
   ['record', '/jobs/demo-saloon/record', 'Signed'],
   ['sheet', '/jobs/demo-van-9/sheet', 'Save as SVG'],
@@ -146,7 +146,7 @@ test.each(sizes)('on %s refit with gate 3 open says so, its four rows in sight',
   fourRows(size, 100, ['refit', '/jobs/demo-pickup-2/refit', 'Gate 3 is open', 'to-gate']),
 );
 
-test('and goes on when it was done all the same', async () => {
+test('refit goes on when it was done all the same', async () => {
   await ines.page.setViewport(phone);
   await show('/jobs/demo-pickup-2/refit', 'Gate 3 is open', 'day');
   expect(await ines.page.$('[data-action=up]')).toBeNull();

@@ -31,7 +31,12 @@ function said(state: JobState): string[] {
       quote: quoteOf(state, prices),
       sheet: [planSheet(state).down, planSheet(state).up, planSheet(state).caution],
       gates: ([1, 2, 3, 4] as const).map((gate) => judgeGate(state, gate)),
-      places: placesOf(state.vehicle).map(({ name, short, look, found }) => [name, short, look, found]),
+      places: placesOf(state.vehicle).map(({ name, short, look, found }) => [
+        name,
+        short,
+        look,
+        found.map(({ words, next }) => [words, next]),
+      ]),
       day: dayItems(state),
       diagnosis: diagnose(state),
       summary: summaryOf(state),

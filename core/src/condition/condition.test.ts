@@ -61,6 +61,9 @@ describe('what is looked for; common practice, no source', () => {
       if (wait) expect(wait.lo <= wait.typ && wait.typ <= wait.hi).toBe(true);
     }
     expect(remediesFor(steel, { what: 'surface rust', where: 'straps' })).toEqual(['treat', 'coat']);
+    // Older logs say it so; a scaled frame is sent out, whatever it is called.
+    for (const what of ['scaled where it carries', 'scaled at a strap hook'])
+      expect(remediesFor(steel, { what, where: 'frame' })).toEqual(['sendOut']);
     expect(remediesFor(steel, { what: 'something nobody listed', where: 'straps' })).toEqual(remedyIds);
   });
 });

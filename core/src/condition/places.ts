@@ -11,6 +11,8 @@ export type ConditionPlace = (typeof conditionPlaces)[number];
 export interface CanBeFound {
   /** In words. */
   words: string;
+  /** As older logs say it. */
+  formerly?: string;
   /** What it means. */
   outcome: Outcome;
   /** What can be done, the usual first. */
@@ -145,6 +147,7 @@ const places: Readonly<Record<ConditionPlace, Omit<PlaceLook, 'id'>>> = {
       { words: 'surface rust', outcome: 'doubtful', remedies: ['treat', 'coat'] },
       {
         words: 'scaled where it carries',
+        formerly: 'scaled at a strap hook',
         outcome: 'bad',
         remedies: ['sendOut'],
         next: 'who may mend a frame says the local code',
@@ -213,4 +216,4 @@ export const remediesFor = (
 ): readonly RemedyId[] =>
   placesOf(vehicle)
     .find(({ id }) => id === where)
-    ?.found.find(({ words }) => words === what)?.remedies ?? remedyIds;
+    ?.found.find(({ words, formerly }) => words === what || formerly === what)?.remedies ?? remedyIds;

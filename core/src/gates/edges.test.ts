@@ -153,7 +153,7 @@ describe('a crossing is owed where its gate was not passed', () => {
     const floor = { f: rail.clear, r: rail.clear };
     up.say('moved', { to: floor, why: 'lowered' });
     up.say('moved', { to: { f: rail.clear - 50, r: rail.clear - 50 }, why: 'raised' });
-    expect(crossings(up)).toContain('3: the tank was raised');
+    expect(crossings(up)).toContain('3: the tank went up');
     const shut = start();
     shut.say('moved', { to: floor, why: 'lowered' });
     passThree(shut);

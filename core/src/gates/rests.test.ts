@@ -142,7 +142,7 @@ describe('crossed once, and only by what crosses', () => {
     job.say('answer', { question: 'how far down', value: 200 });
     job.say('moved', { to: { f: 200, r: 200 }, why: 'lowered' });
     job.say('moved', { to: { f: 150, r: 150 }, why: 'raised' });
-    expect(crossings(job)).toContain('3: the tank was raised');
+    expect(crossings(job)).toContain('3: the tank went up');
     const tilted = start();
     tilted.say('answer', { question: 'how far down', value: 200 });
     tilted.say('moved', { to: { f: 200, r: 180 }, why: 'lowered' });

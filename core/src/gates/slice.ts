@@ -151,8 +151,9 @@ export const gatesSlice = defineSlice<GatesSlice, GatesFacts>({
       const { vehicle, rings } = facts;
       const closed =
         rings.findLast((r) => moment.knew(r.in))?.state === 'closed' && !disputeKnown(facts, UNIT, moment.knew);
+      const { off, back } = travelWords(vehicle);
       if (leavesBench(facts, { from, to }) && !closed)
-        crossed(own, { gate: 3, what: `the tank was ${travelWords(vehicle).back}`, moment, facts });
+        crossed(own, { gate: 3, what: off === 'down' ? 'the tank went up' : `the tank was ${back}`, moment, facts });
     },
     ring: (own, { state }, { moment, facts }) => {
       if (state === 'closed') crossed(own, { gate: 3, what: 'the ring was closed', moment, facts });

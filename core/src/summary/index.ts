@@ -15,7 +15,7 @@ import { openEnds, openItems } from '../ledger/index.ts';
 import { deepest, isLevel, samePose, type Pose } from '../pose/index.ts';
 import { inWords, litres, mm, say, type Sentence } from '../quantity/index.ts';
 import { nextStop, nextUp } from '../stops/index.ts';
-import { fileName, shortName, travelWords, type VehicleFile } from '../vehicle/index.ts';
+import { fileName, shortName, splitKey, travelWords, type VehicleFile } from '../vehicle/index.ts';
 
 /** What the bays show of a job without folding its log. */
 export interface JobSummary {
@@ -140,7 +140,9 @@ function sentence(state: JobState, station: StationId): Pick<JobSummary, 'senten
       const item = stop.items[0];
       const where = poseSentence(stop.pose, state.vehicle.ends);
       return quiet(
-        item ? say`${shortName(item.name)} goes back at ${where}` : say`${travelWords(state.vehicle).home} to ${where}`,
+        item
+          ? say`${shortName(item.name)} ${splitKey(item.key).kind === 'thing' ? 'comes out' : 'goes back'} at ${where}`
+          : say`${travelWords(state.vehicle).home} to ${where}`,
         item?.by ? say`by ${mm(item.by)}` : list,
       );
     }

@@ -1,4 +1,4 @@
-import { inOrderOfReturn } from '../ledger/index.ts';
+import { BEFORE_FILLER, inOrderOfReturn } from '../ledger/index.ts';
 import { usualArchetypes as archetypes } from '../vehicle/testing.ts';
 import { type Bodies, type EntryKind, foldJob, type JobState, logWriter } from '../job/index.ts';
 import { inWords } from '../quantity/index.ts';
@@ -18,9 +18,9 @@ const van = {
   obstructions: rail.obstructions.filter((o) => o.id === 'shield'),
 };
 
-const job = () => {
+const job = (vehicle = van) => {
   const write = logWriter('job');
-  let state = foldJob(null, [write('opened', { name: 'Van 4', complaint: 'pump', vehicle: van, gauge: 1 })])!;
+  let state = foldJob(null, [write('opened', { name: 'Van 4', complaint: 'pump', vehicle, gauge: 1 })])!;
   return {
     log<K extends EntryKind>(kind: K, body: Bodies[K]) {
       state = foldJob(state, [write(kind, body)])!;
@@ -127,6 +127,20 @@ describe('a job that rests', () => {
       halt: true,
     });
   });
+});
+
+test('a rag comes out, it does not go back', () => {
+  const floor = archetypes.find(({ id }) => id === 'archetype-floor')!;
+  const boot = job(floor);
+  for (const { id } of floor.connections) boot.log('cleared', { key: `line:${id}` });
+  for (const { id } of floor.supports) boot.log('cleared', { key: `support:${id}` });
+  for (const { id } of floor.obstructions) boot.log('cleared', { key: `obstruction:${id}` });
+  boot.log('moved', { to: { f: floor.clear, r: floor.clear }, why: 'out' });
+  boot.log('gateItem', { gate: 3, item: 'tests', answer: 'passed' });
+  boot.log('gateItem', { gate: 3, item: 'seal', answer: 'new' });
+  boot.log('gate', { gate: 3 });
+  expect(boot.log('putIn', { name: 'rag in the neck', before: BEFORE_FILLER }).station).toBe('refit');
+  expect(boot.log('moved', { to: { f: 0, r: 0 }, why: 'raised' }).sentence).toBe('rag in the neck comes out at 0 mm');
 });
 
 test('a wait runs until its minutes are over or somebody ends it', () => {

@@ -30,8 +30,6 @@ export const waysOn = ({ id, off, on }: Support): readonly Way[] =>
 
 /** What a sort of support is called. */
 interface SupportWords {
-  /** All of them. */
-  all: string;
   /** What is undone, and may break. */
   fasteners: string;
   /** How it breaks. */
@@ -41,21 +39,22 @@ interface SupportWords {
 const heads = 'salt: heads round off or shear';
 const stud = 'salt: the stud comes with its nut';
 /** What holds something else. */
-const fastened: SupportWords = { all: 'fasteners', fasteners: 'bolts and nuts', breaks: heads };
+const fastened: SupportWords = { fasteners: 'bolts and nuts', breaks: heads };
 const heldBy: Record<Support['kind'], SupportWords> = {
-  strap: { all: 'straps', fasteners: 'strap studs and nuts', breaks: stud },
-  bar: { all: 'bars', fasteners: 'bar studs and nuts', breaks: stud },
-  'j-bolt': { all: 'J-bolts', fasteners: 'J-bolts and nuts', breaks: 'salt: the bolt turns with its nut' },
-  flange: { all: 'flange', fasteners: 'flange fasteners', breaks: heads },
-  bolt: { all: 'bolts', fasteners: 'bolts', breaks: heads },
+  strap: { fasteners: 'strap studs and nuts', breaks: stud },
+  bar: { fasteners: 'bar studs and nuts', breaks: stud },
+  'j-bolt': { fasteners: 'J-bolts and nuts', breaks: 'salt: the bolt turns with its nut' },
+  flange: { fasteners: 'flange fasteners', breaks: heads },
+  bolt: { fasteners: 'bolts', breaks: heads },
 };
 
 /**
- * What holds this tank, all together and one of them, and what is undone, by the first of its supports. Common practice, no source.
+ * What is undone there and how it breaks: by the support it holds, or of anything else. Common practice, no source.
  *
- * @example supportWords(pads).all // 'bolts'
+ * @param fastener its id in the file
+ * @example supportWords(pads, 'pad-bolt').fasteners // 'bolts'
  */
-export function supportWords({ supports }: Pick<VehicleFile, 'supports'>, fastener?: string): SupportWords {
-  const of = fastener === undefined ? supports[0] : supports.find((one) => one.fastener === fastener);
-  return of ? heldBy[of.kind] : fastened;
+export function supportWords({ supports }: Pick<VehicleFile, 'supports'>, fastener: string): SupportWords {
+  const held = supports.find((one) => one.fastener === fastener);
+  return held ? heldBy[held.kind] : fastened;
 }

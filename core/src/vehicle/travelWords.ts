@@ -9,13 +9,11 @@ export interface TravelWords {
   job: string;
   /** The same, as a way of getting at what is in it. */
   wayIn: string;
-  /** Away from its place, as one says it. */
-  away: string;
-  /** As it was done. */
+  /** Moved away from its place. */
   gone: string;
-  /** Towards its place, as one says it. */
+  /** To move it towards its place, as one says it. */
   home: string;
-  /** As it was done. */
+  /** Moved towards it. */
   back: string;
   /** The whole way away from its place. */
   wayOff: string;
@@ -42,7 +40,6 @@ const words: Record<Travel, TravelWords> = {
     off: 'down',
     job: 'Drop it',
     wayIn: 'Lower the tank',
-    away: 'lower',
     gone: 'lowered',
     home: 'raise',
     back: 'raised',
@@ -54,7 +51,6 @@ const words: Record<Travel, TravelWords> = {
   },
   out: {
     ...out,
-    away: 'move out',
     gone: 'moved out',
     home: 'move in',
     back: 'moved in',
@@ -64,7 +60,6 @@ const words: Record<Travel, TravelWords> = {
   },
   up: {
     ...out,
-    away: 'lift',
     gone: 'lifted',
     home: 'let down',
     back: 'let down',
@@ -74,7 +69,6 @@ const words: Record<Travel, TravelWords> = {
   },
   back: {
     ...out,
-    away: 'slide back',
     gone: 'slid back',
     home: 'slide in',
     back: 'slid in',

@@ -71,7 +71,7 @@ function lower(state: WaysInFacts, minutes: Estimate): WayIn {
     off: [...state.vehicle.obstructions.filter((o) => o.blocksAt).map((o) => o.name), ...names(state)],
     remains:
       carriedBy(state.vehicle).whenSupportsLetGo > 1
-        ? `two pairs of hands when it lets go`
+        ? 'two pairs of hands when it lets go'
         : 'one pair of hands is enough',
     cannot: null,
     look: null,

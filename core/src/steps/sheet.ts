@@ -4,8 +4,19 @@ import { descended, nameOf, type JobState } from '../job/index.ts';
 import { deepest, isLevel, poseInWords, type Pose } from '../pose/index.ts';
 import { handUnitNear, type UnitSystem } from '../quantity/index.ts';
 import type { Route } from '../route/index.ts';
-import { actionsOf, afterStop, routeDown, routeModel, TEST, wayUp, type View } from '../stops/index.ts';
-import { byJack, shortName, splitKey, travelWords, type TravelWords, type VehicleFile } from '../vehicle/index.ts';
+import { actionsOf, afterStop, makingHint, routeDown, routeModel, TEST, wayUp, type View } from '../stops/index.ts';
+import {
+  backHint,
+  byJack,
+  lineOf,
+  obstructionOf,
+  shortName,
+  splitKey,
+  supportOf,
+  travelWords,
+  type TravelWords,
+  type VehicleFile,
+} from '../vehicle/index.ts';
 import { stepsOf } from './steps.ts';
 
 /** A stop as it stands on paper. */
@@ -116,14 +127,20 @@ function upStops(state: JobState, from: TankState | null): SheetStop[] {
     n,
     pose: stop.pose,
     down: false,
-    steps: stop.uses.map((use) => backInSteps(state, use.thing)),
+    steps: stop.uses.map((use) => backInSteps(state, use)),
   }));
 }
 
-function backInSteps(state: JobState, thing: string): string {
+function backInSteps(state: JobState, { thing, way }: Route['stops'][number]['uses'][number]): string {
   if (thing === TEST) return 'Test stop: key on, look at every top joint with a cold light';
   const name = shortName(nameOf(state, thing));
-  const { kind } = splitKey(thing);
-  if (kind === 'support') return `${name} on its pad, started by hand; then evenly in rounds`;
-  return kind === 'line' ? `${name} home: push, pull, look` : `${name} back on`;
+  const { kind, id } = splitKey(thing);
+  const { vehicle } = state;
+  const line = kind === 'line' ? lineOf(vehicle, id) : undefined;
+  if (line) return `${name} home: ${line.make.find((one) => one.id === way)?.caution ?? makingHint(line)}`;
+  const support = kind === 'support' ? supportOf(vehicle, id) : undefined;
+  if (support) return `${name}: ${backHint(support)}`;
+  // What was not unscrewed is not put back on: its way says what is done.
+  const own = obstructionOf(vehicle, id)?.restore.find((one) => one.id === way)?.caution;
+  return own ? `${name}: ${own}` : `${name} back on`;
 }

@@ -1,5 +1,5 @@
 import { foldJob, type JobState, logWriter } from '../job/index.ts';
-import { nextStop } from '../stops/index.ts';
+import { actionsOf, nextStop } from '../stops/index.ts';
 import { archetypes, type Connection, type VehicleFile } from '../vehicle/index.ts';
 import { plainLine, r } from '../vehicle/testing.ts';
 import { planSheet, spokenStop, stepsOf } from './index.ts';
@@ -91,7 +91,8 @@ describe('a stop, hand by hand', () => {
 
 describe('the plan on one page', () => {
   test('stops, steps, what each must let, the way up; certain where it is', () => {
-    const sheet = planSheet(begin({ connections: [line('feed', 60, 30), line('vent', 120, 70)] }));
+    const vent = line('vent', 120, 70, { fitting: 'spring-clamp' });
+    const sheet = planSheet(begin({ connections: [line('feed', 60, 30), vent] }));
     expect(sheet.certain).toBe(true);
     expect(sheet.down.map((s) => s.pose.f)).toEqual([0, 25, 30, 70, rail.clear]);
     // On paper too the first stop is a look, no deeper than 25.
@@ -105,7 +106,13 @@ describe('the plan on one page', () => {
     expect(sheet.down[2]!.steps[0]).toMatch(/paint its number on both ends of the feed line/);
     expect(sheet.up.at(-1)!.pose).toEqual({ f: 0, r: 0 });
     const made = sheet.up.flatMap((s) => s.steps);
-    expect(made).toEqual(expect.arrayContaining(['feed home: push, pull, look', 'vent home: push, pull, look']));
+    // Each by its fitting: a clamp sits behind its bead, a tab clicks. Common practice, no source.
+    expect(made).toEqual(
+      expect.arrayContaining([
+        expect.stringMatching(/^feed home: click, pull/),
+        expect.stringMatching(/^vent home: past the bead, clamp behind it/),
+      ]),
+    );
     expect(sheet.caution).toMatch(/service information/);
   });
 
@@ -137,5 +144,53 @@ describe('the plan on one page', () => {
     const none = planSheet(begin({ connections: [line('vent', 20, 70)] }));
     expect(none.down).toEqual([]);
     expect(none.ahead).toBeNull();
+  });
+});
+
+describe('what is not screwed on', () => {
+  // Common practice, no source.
+  const unscrewed = {
+    pads: ['tap-shut', 'hold-clips', 'propped', 'slid-back'],
+    seat: ['shield-line-clips', 'brake-pipe-clips'],
+    wing: ['lamp-wires', 'changeover-shut', 'exhaust'],
+    upright: ['soft-top', 'header-vent-clip'],
+    crosswise: ['tow-wire', 'lamp-wires', 'neck', 'wire-through-floor'],
+    'floor-hung': ['return-through-frame'],
+    floor: ['sealer'],
+    rail: ['crossmember', 'strap-1-hook', 'strap-2-hook'],
+  };
+  test.each(Object.entries(unscrewed))(
+    '%s: nobody is told to bag its bolts, or that it goes back on with them',
+    (id, ids) => {
+      const vehicle = archetypes.find((one) => one.id.endsWith(id))!;
+      const state = begin({ ...vehicle, variants: [] });
+      for (const thing of ids) {
+        const { clear } = vehicle.obstructions.find((one) => one.id === thing)!;
+        const said = clear.flatMap((way) =>
+          stepsOf(state, actionsOf(state, [{ thing: `obstruction:${thing}`, way: way.id }])).map((step) => step.text),
+        );
+        expect(said.length).toBeGreaterThan(0);
+        expect(said.join('; ')).not.toMatch(/bolt/);
+      }
+    },
+  );
+
+  test('on paper each goes back as its way says, and what holds the tank as its kind does', () => {
+    const up = (id: string) => {
+      const vehicle = archetypes.find((one) => one.id.endsWith(id))!;
+      return planSheet(begin(vehicle)).up.flatMap((stop) => stop.steps);
+    };
+    expect(up('pads')).toEqual(
+      expect.arrayContaining([
+        'rear propped up: prop out, let down by hand',
+        expect.stringMatching(/^rear bolt: washers and spacers/),
+      ]),
+    );
+    expect(up('floor').filter((step) => step.startsWith('flange screws'))).toEqual([
+      expect.stringMatching(/: all of them started by hand, then crosswise in rounds$/),
+      expect.stringMatching(/: all of them started by hand, then crosswise in rounds$/),
+    ]);
+    for (const id of ['pads', 'floor', 'floor-hung']) expect(up(id).join()).not.toMatch(/its pad|arrow/);
+    expect(up('rail').join()).toMatch(/front strap: on its pad, arrow to the front/);
   });
 });

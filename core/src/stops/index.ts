@@ -9,6 +9,7 @@ export { routeModel, type View } from './model.ts';
 export { afterStop, marksAhead, planDescent } from './preview.ts';
 export { slackFromString, type StringLine, type StringSlack } from './string.ts';
 export type { Action, Plan, Stop, UpItem } from './types.ts';
+export { makingHint } from './hints.ts';
 export { neckOrders, type NeckOrder } from './neck.ts';
 export { nextUp } from './up.ts';
 export { testStop, wayUp } from './wayUp.ts';

@@ -4,6 +4,7 @@ import { commonPractice } from '../basis/index.ts';
 import type { TankState } from '../hang/index.ts';
 import { isInNeck, type LedgerItem } from '../ledger/index.ts';
 import {
+  backHint,
   estimateOf,
   keyOfId,
   lineOf,
@@ -34,11 +35,13 @@ export function lineItem(
   };
 }
 
-const hints: Record<string, string> = {
-  support: 'on its pad, arrow to the front, started by hand, tightened evenly in rounds',
-  clip: 'click it back on the rail',
-  obstruction: 'back with its bolts and its wires',
-};
+/** How what is no line goes back, where its way does not say. */
+function thingHint({ vehicle }: TankState, key: string): string {
+  const { kind, id } = splitKey(key);
+  const support = kind === 'support' ? supportOf(vehicle, id) : undefined;
+  if (support) return backHint(support);
+  return kind === 'clip' ? 'click it back on the rail' : 'back with its bolts and its wires';
+}
 
 /** Straps, clips and what was in the way: how they go back. */
 export function thingItem(
@@ -50,7 +53,6 @@ export function thingItem(
     'item',
     key,
   );
-  const { kind } = splitKey(key);
   const ways = waysBack(state, key);
   const way = ways.find((w) => w.id === by) ?? ways[0];
   return {
@@ -61,7 +63,7 @@ export function thingItem(
     by: null,
     lastChance,
     sure: true,
-    hint: way?.caution ?? hints[kind]!,
+    hint: way?.caution ?? thingHint(state, key),
     minutes: minutesOf(state, way, { lo: 2, typ: 4, hi: 10 }),
   };
 }

@@ -58,3 +58,15 @@ export function supportWords({ supports }: Pick<VehicleFile, 'supports'>, fasten
   const held = supports.find((one) => one.fastener === fastener);
   return held ? heldBy[held.kind] : fastened;
 }
+
+/** How each goes back on. Common practice, no source. */
+const back: Record<Support['kind'], string> = {
+  strap: 'on its pad, arrow to the front, started by hand, tightened evenly in rounds',
+  bar: 'on its pad, by its number, started by hand, tightened evenly in rounds',
+  'j-bolt': 'hooked in at its own place, nut started by hand, tightened evenly in rounds',
+  flange: 'all of them started by hand, then crosswise in rounds',
+  bolt: 'washers and spacers by place, started by hand, tightened evenly',
+};
+
+/** How a support goes back on, in one breath. @example backHint(strap) // 'on its pad, arrow to the front, …' */
+export const backHint = ({ kind }: Pick<Support, 'kind'>): string => back[kind];

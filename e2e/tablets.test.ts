@@ -2,7 +2,7 @@ import { createConnection } from 'mariadb';
 import { cutOff, type Person, phone, signedIn, wide } from './lib/browser.ts';
 import { atWork } from './lib/atWork.ts';
 import type { Shop } from './lib/server.ts';
-import { until } from './lib/until.ts';
+import { PATIENCE, until } from './lib/until.ts';
 
 /** Tablets and their shop: the server gone, its history put back, two at one job, what is not taken. */
 const work = atWork(wide);
@@ -58,7 +58,7 @@ test('a database put back from a copy: the server’s height stands under a band
   await wait(500);
   const more = (await ines.log('demo-minibus')).length - kept.length;
   await shop.kill();
-  const db = await createConnection(shop.db.url());
+  const db = await createConnection(`${shop.db.url()}?connectTimeout=${PATIENCE}`);
   await db.query('DELETE FROM entries WHERE job_id = ? AND seq > ?', ['demo-minibus', kept.length]);
   await db.query('DELETE FROM job_states WHERE job_id = ?', ['demo-minibus']);
   await db.end();

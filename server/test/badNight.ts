@@ -1,5 +1,6 @@
 import { archetypes, type Entry } from '@iron-cradle/core';
 import type { Shop } from '../../e2e/lib/server.ts';
+import { until } from '../../e2e/lib/until.ts';
 import { openDatabase } from '../src/db/connect.ts';
 import { verifyShop } from '../src/keeping/verify.ts';
 import { Tablet } from './tablet.ts';
@@ -95,7 +96,11 @@ export async function badNight({ first, second, kills, kill }: Night): Promise<M
   const tablets = await Promise.all(
     CLIENTS.map(async (person) => {
       const tablet = behindBoth({ first, second }, `tablet-${person}`);
-      await tablet.signIn(person, PINS[person]);
+      // As somebody does it at a tablet: again where the server is away.
+      await until(
+        () => tablet.signIn(person, PINS[person]),
+        ({ status }) => status === 201,
+      );
       return { person, tablet };
     }),
   );

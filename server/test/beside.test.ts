@@ -1,5 +1,6 @@
 import { createConnection } from 'mariadb';
 import { ownDatabase } from '../../e2e/lib/server.ts';
+import { PATIENCE } from '../../e2e/lib/until.ts';
 
 /** Two databases on one machine, of two shops or of another program: neither touches what is the other's. */
 test('a database that starts leaves the passing tables of one that runs alone', async () => {
@@ -11,6 +12,7 @@ test('a database that starts leaves the passing tables of one that runs alone', 
     user: username,
     password,
     database: pathname.slice(1),
+    connectTimeout: PATIENCE,
   });
   try {
     // One that is kept in files, as a large sort or a change of a table keeps its own.

@@ -1,6 +1,6 @@
-import { QueryTypes, Sequelize } from 'sequelize';
+import { QueryTypes } from 'sequelize';
 import { ownDatabase } from '../../e2e/lib/server.ts';
-import { openDatabase } from '../src/db/connect.ts';
+import { connected, openDatabase } from '../src/db/connect.ts';
 
 /** A start that finds the tables of a former shape: they stay, and a new database is begun beside them. */
 let mariadb: Awaited<ReturnType<typeof ownDatabase>>;
@@ -9,10 +9,10 @@ beforeAll(async () => {
 });
 afterAll(() => mariadb?.stop());
 
-const raw = (): Sequelize => new Sequelize(mariadb.url(), { dialect: 'mariadb', logging: false });
+const raw = () => connected(mariadb.url());
 
 test('is left untouched, said, and begun beside; the next start finds what was begun', async () => {
-  const before = raw();
+  const before = await raw();
   await before.query('CREATE TABLE entries (id VARCHAR(60) PRIMARY KEY, kind VARCHAR(40), body LONGTEXT)', {
     type: QueryTypes.RAW,
   });
@@ -39,7 +39,7 @@ test('is left untouched, said, and begun beside; the next start finds what was b
     await db.sequelize.close();
   }
 
-  const after = raw();
+  const after = await raw();
   const rows = await after.query('SELECT * FROM entries', { type: QueryTypes.SELECT });
   expect(rows).toEqual([{ id: 'e1', kind: 'opened', body: '{}' }]);
   const tables = await after.query('SHOW TABLES', { type: QueryTypes.SELECT });
@@ -48,7 +48,7 @@ test('is left untouched, said, and begun beside; the next start finds what was b
 });
 
 test('a database of the present shape, or an empty one, is used as it is', async () => {
-  const root = raw();
+  const root = await raw();
   await root.query('DROP TABLE IF EXISTS entries', { type: QueryTypes.RAW });
   await root.close();
   for (let start = 0; start < 2; start++) {

@@ -3,7 +3,7 @@ import type { Entry } from '@iron-cradle/core';
 import { Person, phone, wide } from './lib/browser.ts';
 import type { Shop } from './lib/server.ts';
 import { atWork } from './lib/atWork.ts';
-import { PATIENCE, until } from './lib/until.ts';
+import { until } from './lib/until.ts';
 
 /** The turns a job can take off the straight way, each as a person meets it. */
 let shop: Shop;
@@ -26,7 +26,6 @@ test('a wrong PIN says how many tries are left and keeps the name', async () => 
   const context = await browser.createBrowserContext();
   const page = await context.newPage();
   await page.setViewport(phone);
-  page.setDefaultTimeout(PATIENCE);
   const bo = new Person(page, shop.base);
   await bo.go('/sign-in');
   await bo.tapText('Bo');
@@ -175,7 +174,6 @@ test('the lead changes the shop’s kilograms and the call changes with them', a
   const context = await browser.createBrowserContext();
   const page = await context.newPage();
   await page.setViewport(wide);
-  page.setDefaultTimeout(PATIENCE);
   const marit = new Person(page, shop.base);
   await marit.signIn('Marit', '3690');
   await marit.go('/shop');

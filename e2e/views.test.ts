@@ -1,5 +1,5 @@
 import type { Browser } from 'puppeteer-core';
-import { Person, phone, upright, wide } from './lib/browser.ts';
+import { Person, phone, signedIn, upright, wide } from './lib/browser.ts';
 import type { Shop } from './lib/server.ts';
 import { atWork } from './lib/atWork.ts';
 import { inTheme } from './lib/inTheme.ts';
@@ -142,9 +142,36 @@ const sizes = [
   ['an upright tablet', { width: 1024, height: 1366 }],
 ] as const;
 
-test.each(sizes)('on %s refit with gate 3 open says so, its four rows in sight', (_, size) =>
-  fourRows(size, 100, ['refit', '/jobs/demo-pickup-2/refit', 'Gate 3 is open', 'to-gate']),
-);
+describe.each([
+  ['drop', '/jobs/demo-van-9/drop', 'Gate 1 is open', 'to-gate'],
+  ['refit', '/jobs/demo-pickup-2/refit', 'Gate 3 is open', 'to-gate'],
+] as const)('%s with a gate open says so', (...at) => {
+  test.each(sizes)('on %s, four rows in sight', (_, size) => fourRows(size, 100, [...at]));
+});
+
+test('what is off is a tap away on a phone, also while gate 3 stands before the way back', async () => {
+  await ines.page.setViewport(phone);
+  await show('/jobs/demo-pickup-2/refit', 'Gate 3 is open', 'day');
+  await ines.tap('[data-action=off]');
+  await ines.sees('In the order of going back');
+  await ines.page.keyboard.press('Escape');
+});
+
+test('beside a job’s name its station stands so that it can be read, or not at all', async () => {
+  await ines.page.setViewport(phone);
+  for (const [path, sees, stands] of [
+    ['/jobs/demo-van-4/drop', 'Something holds', true],
+    // A rest that runs takes the room.
+    ['/jobs/demo-pickup-2/refit', 'Gate 3 is open', false],
+  ] as const) {
+    await show(path, sees, 'day');
+    const seen = await ines.page.$eval('[data-hint]', (e) => {
+      const [box, row] = [e.getBoundingClientRect(), e.parentElement!.getBoundingClientRect()];
+      return { there: box.top < row.bottom, whole: e.scrollWidth <= e.clientWidth };
+    });
+    expect(seen).toEqual({ there: stands, whole: true });
+  }
+});
 
 test('refit goes on when it was done all the same', async () => {
   await ines.page.setViewport(phone);
@@ -187,18 +214,14 @@ test('paper is day ink whatever the theme, and a can’s label is a page of its 
 });
 
 test('a signed job is found again from the bays; a station that fails keeps the job’s bar and says reload', async () => {
-  const context = await browser.createBrowserContext();
-  const page = await context.newPage();
-  const bo = new Person(page, shop.base);
-  await page.setViewport(wide);
-  await bo.signIn('Ines', '2580');
+  const bo = await signedIn(browser, shop.base, { viewport: wide });
   await bo.tap('[data-action=find]');
   await bo.type('Vehicle or plate', 'saloon');
-  await bo.page.waitForSelector('a[href="/jobs/demo-saloon/record"]');
+  await bo.stands('a[href="/jobs/demo-saloon/record"]');
   await bo.type('Vehicle or plate', 'no such thing');
   await bo.sees('None was signed that fits');
+  await bo.page.browserContext().close();
   // What of the application could not be had: on a device that has nothing of it yet.
-  await page.close();
   const other = await (await browser.createBrowserContext()).newPage();
   const late = new Person(other, shop.base);
   await other.setViewport(wide);
@@ -210,7 +233,7 @@ test('a signed job is found again from the bays; a station that fails keeps the 
   await late.go('/jobs/demo-pickup-2/bench');
   await late.sees('This station could not be shown');
   await late.sees('Pickup 2');
-  await context.close();
+  await other.browserContext().close();
 });
 
 test('the sheet of a line opens on a phone with a tap, and by keyboard', async () => {

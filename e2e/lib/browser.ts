@@ -52,6 +52,7 @@ export class Person {
     readonly page: Page,
     readonly base: string,
   ) {
+    page.setDefaultTimeout(PATIENCE);
     if (SLOWED > 1) void page.emulateCPUThrottling(SLOWED);
     page.on('pageerror', (error) => this.errors.push((error as Error).message));
     page.on('console', (message) => {
@@ -63,7 +64,6 @@ export class Person {
   static async at(browser: Browser, base: string, viewport: Parameters<Page['setViewport']>[0]): Promise<Person> {
     const page = await browser.newPage();
     await page.setViewport(viewport);
-    page.setDefaultTimeout(PATIENCE);
     return new Person(page, base);
   }
 
@@ -262,7 +262,6 @@ export async function signedIn(
 ): Promise<Person> {
   const page = await (await browser.createBrowserContext()).newPage();
   await page.setViewport(viewport);
-  page.setDefaultTimeout(PATIENCE);
   const person = new Person(page, base);
   await person.signIn(name, pin);
   return person;

@@ -15,20 +15,25 @@ interface TopBarProps {
 /** The bar over every screen: what this is, what is going on, day or night. */
 export function TopBar({ title, hint, to, children }: TopBarProps) {
   const theme = useTheme();
-  const name = <span className="narrow truncate text-20 mid:text-24">{title}</span>;
+  const name = <span className="narrow h-11 truncate text-20 leading-11 mid:text-24">{title}</span>;
   return (
     <>
       <header className="no-print flex h-13 items-center gap-3 border-b border-rule px-4 mid:px-5">
-        {to ? (
-          <Link to={to} className="flex min-h-11 min-w-0 items-center">
-            {name}
-          </Link>
-        ) : (
-          name
-        )}
-        {/* Where there is little room the name keeps it. */}
-        {hint && <span className="min-w-0 shrink-999 truncate text-quiet">{hint}</span>}
-        <span className="flex-1" />
+        {/* Where there is too little room for both, what it adds goes to a second row, which nobody sees. */}
+        <span className="flex h-11 min-w-0 flex-1 flex-wrap gap-x-3 overflow-hidden leading-11">
+          {to ? (
+            <Link to={to} className="flex max-w-full">
+              {name}
+            </Link>
+          ) : (
+            name
+          )}
+          {hint && (
+            <span className="h-11 min-w-0 flex-[1_1_4.5rem] truncate text-quiet" data-hint>
+              {hint}
+            </span>
+          )}
+        </span>
         {children}
         <button
           type="button"

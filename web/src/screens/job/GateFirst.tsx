@@ -21,7 +21,7 @@ export function GateFirst({ gate, onGate, onAllTheSame }: GateFirstProps) {
   const missing = judgeGate(state, gate).filter((j) => !j.through);
   const list = missing.map((j) => j.item.short).join(', ');
   return (
-    <div className="grid gap-3" data-gate-open={gate}>
+    <div className="gate-first" data-gate-open={gate}>
       <p className="flex items-start gap-2 font-semibold">
         <Shape outcome="bad" size={20} />
         <span>

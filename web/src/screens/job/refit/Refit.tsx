@@ -116,6 +116,16 @@ export default function Refit() {
   const holders = holdersAt(bindings(state), state.pose, state.vehicle.length);
   if (search.has('hoses')) return <HoseScreen station="refit" onDone={() => setSearch({})} />;
   const word = stop.kind === 'test' ? 'Test stop' : stop.kind === 'home' ? 'Home' : `On the ${travel.wayBack}`;
+  const offKey = (
+    <button type="button" className="btn" data-action="off" onClick={() => setOff(true)}>
+      <span>
+        <span className="reading">
+          {state.items.filter((i) => i.state !== 'closed' && i.state !== 'deviation').length}
+        </span>{' '}
+        off
+      </span>
+    </button>
+  );
   return (
     <>
       <TankLayout
@@ -193,7 +203,10 @@ export default function Refit() {
         act={
           !gateDue &&
           !testDue &&
-          !first && (
+          (first ? (
+            // From a tablet on the tags hang on their wire.
+            <div className="tank-keys mid:hidden">{offKey}</div>
+          ) : (
             <>
               {item && splitKey(item.key).kind === 'line' && item.tag !== null && (
                 <div className="act-ends">
@@ -229,17 +242,10 @@ export default function Refit() {
                 >
                   Can’t yet
                 </button>
-                <button type="button" className="btn" onClick={() => setOff(true)}>
-                  <span>
-                    <span className="reading">
-                      {state.items.filter((i) => i.state !== 'closed' && i.state !== 'deviation').length}
-                    </span>{' '}
-                    off
-                  </span>
-                </button>
+                {offKey}
               </div>
             </>
-          )
+          ))
         }
         main={
           !gateDue &&

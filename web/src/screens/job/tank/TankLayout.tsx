@@ -48,7 +48,7 @@ export function TankLayout({ station, band, stage, page = false, now, act, main 
     if (item) setTag(item.key);
   }
   return (
-    <div className="tank-grid">
+    <div className={`tank-grid tank-${station}`}>
       <div ref={well} className="hidden min-h-0 overflow-hidden border-r border-rule [grid-area:well] mid:block">
         {wellSize.height > 100 && (
           <Well

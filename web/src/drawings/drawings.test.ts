@@ -43,9 +43,9 @@ function some(seed: number): JobState {
   return state;
 }
 const seeds = Array.from({ length: 60 }, (_, i) => i);
-const hang = (state: JobState, units: UnitSystem = 'metric') => {
+const hang = (state: JobState, { units = 'metric' as UnitSystem, height = 580 } = {}) => {
   const stop = { pose: state.pose, holders: holdersAt(bindings(state), state.pose, state.vehicle.length) };
-  return { stop, at: layoutHang({ state, stop, ghost: null, width: 680, height: 580, units }) };
+  return { stop, at: layoutHang({ state, stop, ghost: null, width: 680, height, units }) };
 };
 
 describe('the hang', () => {
@@ -121,7 +121,7 @@ describe('the hang', () => {
   });
 
   test('its scale is in whole inches for whom reads inches, and the drawing stays', () => {
-    const [mm, inch] = [hang(some(4)).at, hang(some(4), 'us').at];
+    const [mm, inch] = [hang(some(4)).at, hang(some(4), { units: 'us' }).at];
     expect(inch.tank).toEqual(mm.tank);
     const step = inch.ticks[1]!.drop;
     // 1 in = 25.4 mm by definition.
@@ -144,6 +144,23 @@ describe('the hang', () => {
         for (const b of lines)
           if (a !== b && a.label.y === b.label.y) expect(Math.abs(a.label.x - b.label.x)).toBeGreaterThan(20);
     }
+  });
+
+  test.each([580, 390])('how much is in is written over no label, in a drawing %d px high', (height) => {
+    let said = 0;
+    for (const seed of seeds) {
+      const { lines, fuel } = hang(some(seed), { height }).at;
+      if (!fuel) continue;
+      const { label } = fuel;
+      // Letters of 14 px are 8.4 wide where all have one width; narrowed ones of 16 px seldom less than 6.
+      const [from, to] = [label.x, label.x + label.text.length * 8.4];
+      for (const other of lines.map((line) => line.label)) {
+        const apart = other.x > to || other.x + other.text.length * 6 < from;
+        expect(apart || Math.abs(other.y - label.y) >= 12).toBe(true);
+      }
+      said += 1;
+    }
+    expect(said).toBeGreaterThan(30);
   });
 });
 

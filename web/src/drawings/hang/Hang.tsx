@@ -1,11 +1,12 @@
 import type { JobState, Pose, Stop, UnitSystem } from '@iron-cradle/core';
-import { poseInWords, rangeInWords, tapeAt, travelWords } from '@iron-cradle/core';
+import { poseInWords, tapeAt, travelWords } from '@iron-cradle/core';
 import { useId } from 'react';
 import { roundedPath } from '../tank/layout.ts';
 import { HatchDefs, PaintPath } from '../../look/Shapes.tsx';
 import { TagShape } from '../../look/Tag.tsx';
 import { Axis, Blocks, Jack, Tapes } from './parts.tsx';
-import { layoutHang, type HangLayout, type HangStub, type Surface } from './layout.ts';
+import { layoutHang } from './layout.ts';
+import type { HangLayout, HangStub, Surface } from './types.ts';
 import { usePlacing, type OnPlace } from './usePlacing.ts';
 
 interface HangProps {
@@ -69,7 +70,15 @@ export function Hang({ state, stop, ghost, width, height, units, onLine, onPlace
           />
         )}
         {at.ghost && (
-          <text x={tank.x + tank.width - 40} y={nextY(at, at.ghost, stop.pose)} textAnchor="end" fill="var(--quiet)">
+          <text
+            x={tank.x + tank.width - 40}
+            y={nextY(at, at.ghost, stop.pose)}
+            textAnchor="end"
+            fill="var(--quiet)"
+            stroke="var(--sheet)"
+            strokeWidth="4"
+            paintOrder="stroke"
+          >
             next{' '}
             {at.ghost.f >= state.vehicle.clear
               ? travelWords(state.vehicle).off === 'down'
@@ -83,7 +92,7 @@ export function Hang({ state, stop, ghost, width, height, units, onLine, onPlace
             <path d={outline} />
           </clipPath>
           <path d={outline} fill="var(--sheet)" stroke="none" />
-          <Fuel at={at} state={state} hatch={hatch} />
+          <Fuel at={at} hatch={hatch} />
           <path d={outline} fill="none" stroke="var(--ink)" strokeWidth="3" strokeLinejoin="round" />
           <Tapes at={at} pose={stop.pose} reading={tapeAt(state, stop.pose)} floor={height - 36} units={units} />
           <Jack {...padUnder(state, tank)} y={tank.y + tank.height} floor={height - 36} />
@@ -216,10 +225,10 @@ function Stub({ x, frameY, tankY, tag, low, left }: HangStub) {
 }
 
 /** Fuel in the tank: lined for what is in at the least, hatched for what may be in besides. */
-function Fuel({ at, state, hatch }: { at: HangLayout; state: JobState; hatch: string }) {
+function Fuel({ at, hatch }: { at: HangLayout; hatch: string }) {
   if (!at.fuel) return null;
   const { tank } = at;
-  const { lo, hi } = at.fuel;
+  const { lo, hi, label } = at.fuel;
   const right = tank.x + tank.width;
   const line = ([a, b]: Surface, lower = 0) => `M${tank.x} ${a + lower}L${right} ${b + lower}`;
   const rows = Math.max(0, Math.floor(tank.height / 6));
@@ -239,9 +248,8 @@ function Fuel({ at, state, hatch }: { at: HangLayout; state: JobState; hatch: st
         ))}
       </g>
       <text
-        x={tank.x + tank.width * 0.88}
-        y={tank.y + tank.height * 0.8}
-        textAnchor="end"
+        x={label.x}
+        y={label.y}
         className="reading"
         fontSize="14"
         fill="var(--fuel)"
@@ -249,7 +257,7 @@ function Fuel({ at, state, hatch }: { at: HangLayout; state: JobState; hatch: st
         strokeWidth="5"
         paintOrder="stroke"
       >
-        {rangeInWords(state.fuel.aboard, 1)} L
+        {label.text}
       </text>
     </g>
   );

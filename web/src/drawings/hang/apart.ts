@@ -1,4 +1,4 @@
-import type { HangLayout, HangLine, HangStub } from './layout.ts';
+import type { HangLayout, HangLine, HangStub } from './types.ts';
 
 /** Rough width of narrowed type at 16 px, px a letter. */
 const LETTER = 7.1;
@@ -41,11 +41,33 @@ export function portPlaces(wishes: number[], tank: { x: number; width: number })
 export function placeLabels(lines: HangLine[], tank: HangLayout['tank']): void {
   const begins: number[] = [];
   for (const line of [...lines].sort((a, b) => b.port.x - a.port.x)) {
-    const width = line.label.text.length * LETTER + (line.holds ? 88 : 0);
+    const width = widthOf(line);
     const x = Math.min(tank.x + tank.width - width - 6, line.port.x + 7);
     let row = begins.findIndex((begin) => x + width + 12 < begin);
     if (row < 0) row = begins.push(Infinity) - 1;
     begins[row] = Math.min(x, line.port.x);
     line.label = { ...line.label, x, y: tank.y + 30 + row * 23 };
   }
+}
+
+const widthOf = ({ label, holds }: HangLine): number => label.text.length * LETTER + (holds ? 88 : 0);
+
+/** Rough width of a reading at 14 px, px a letter. */
+const READING = 8.5;
+
+/** How much is in: low in the tank where the labels leave room for it, else beside the tank. */
+export function placeLitres(
+  text: string,
+  lines: readonly HangLine[],
+  tank: HangLayout['tank'],
+): { x: number; y: number } {
+  const width = text.length * READING;
+  const y = tank.y + tank.height * 0.8;
+  const free = (x: number): boolean =>
+    lines.every(({ label, ...line }) => {
+      const beside = x > label.x + widthOf({ label, ...line }) + 6 || x + width + 6 < label.x;
+      return beside || label.y < y - 16 || label.y - 16 > y;
+    });
+  const wishes = [0.88 * tank.width - width, 12, (tank.width - width) / 2].map((x) => tank.x + x);
+  return { x: wishes.find(free) ?? tank.x + tank.width + 10, y };
 }

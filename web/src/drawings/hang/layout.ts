@@ -4,112 +4,17 @@ import {
   isOn,
   levelShare,
   lengthIn,
+  rangeInWords,
   samePose,
   scaleSteps,
   sectionOf,
   shortName,
   type Connection,
   type Holder,
-  type JobState,
-  type Pose,
-  type Stop,
   type UnitSystem,
 } from '@iron-cradle/core';
-import type { Px } from '../tank/layout.ts';
-import { hangApart, placeLabels, portPlaces } from './apart.ts';
-
-/** What is drawn, and how large. */
-export interface HangInput {
-  /** The tank as it hangs. */
-  state: JobState;
-  /** The stop shown: holders from its pose on. */
-  stop: Pick<Stop, 'pose' | 'holders'>;
-  /** Pose of the stop after, for the ghost; null when there is none. */
-  ghost: Pose | null;
-  /** Room there is, px. */
-  width: number;
-  /** Room there is, px. */
-  height: number;
-  /** Units of the reader. */
-  units: UnitSystem;
-}
-
-/** A line as it hangs between frame and tank. */
-export interface HangLine {
-  /** Id of the connection. */
-  id: string;
-  /** As people call it. */
-  name: string;
-  /** Where it leaves the frame and where its port is, px. */
-  anchor: { x: number; y: number };
-  /** Where it sits on the tank, px. */
-  port: { x: number; y: number };
-  /** Room left at its low and high end, mm. */
-  room: { lo: number; hi: number };
-  /** Its run, as an SVG path. */
-  path: string;
-  /** Is its slack only guessed? */
-  guessed: boolean;
-  /** Is it what holds the tank? */
-  holds: boolean;
-  /** Its name and room, and where they stand, px. */
-  label: { x: number; y: number; text: string };
-  /** Where a hand gets to its joint: likely, and only perhaps; px from top to foot. Null where always. */
-  reach: { sure: { top: number; foot: number } | null; perhaps: { top: number; foot: number } | null };
-}
-
-/** A surface of fuel across the tank: px at its first and its second end. */
-export type Surface = readonly [number, number];
-
-/** Both ends of a parted line. */
-export interface HangStub {
-  /** Id of the connection. */
-  id: string;
-  /** As people call it. */
-  name: string;
-  /** Its number on the paint. */
-  tag: number | null;
-  /** Where it was, px. */
-  x: number;
-  /** Its end on the frame, px. */
-  frameY: number;
-  /** Its end on the tank, px. */
-  tankY: number;
-  /** Where its upper end hangs, px, and whether its number stands on its left: so that all numbers are read. */
-  low: number;
-  /** Does its name stand on the left of it? */
-  left: boolean;
-}
-
-/** Everything that is drawn, in px. */
-export interface HangLayout {
-  /** The frame it hangs under. */
-  frame: { x: number; y: number; width: number; height: number };
-  /** The tank as it hangs. */
-  tank: { x: number; y: number; width: number; height: number };
-  /** The tank’s own section in a pose, px; tilted by as much as the drop is enlarged. */
-  outline: (pose: Pose) => Px[];
-  /** Where the plan has it next; null where that is here. */
-  ghost: Pose | null;
-  /** Lines still on. */
-  lines: HangLine[];
-  /** Lines that are off. */
-  parted: HangStub[];
-  /** What is in its way, with the range of where. */
-  blocks: { id: string; name: string; x: number; y: number; loY: number; hiY: number; labelY: number }[];
-  /** Surface of the fuel at the two ends, px, for the least and the most that may be in; null where it is dry. */
-  fuel: { lo: Surface; hi: Surface } | null;
-  /** px per mm across, and how many times the drop is enlarged. */
-  scale: number;
-  /** How many times larger than life drops are drawn. */
-  enlarged: number;
-  /** Where a drop (mm) stands, px. */
-  y: (drop: number) => number;
-  /** Marks of the scale: drop in mm, and where. */
-  ticks: { drop: number; y: number }[];
-  /** Where the scale stands, px. */
-  axisX: number;
-}
+import { hangApart, placeLabels, placeLitres, portPlaces } from './apart.ts';
+import type { HangInput, HangLayout, HangLine, Surface } from './types.ts';
 
 /**
  * Where everything hangs: across the tank to scale, the drop enlarged so that the job's heights fill the sheet, the
@@ -219,9 +124,10 @@ export function layoutHang({ state, stop, ghost, width, height, units }: HangInp
   blocks.forEach((b, i) => (b.labelY = Math.max(b.labelY, (blocks[i - 1]?.labelY ?? -Infinity) + 18)));
   const section = sectionOf(vehicle.tank.shape, 'x').outline;
   const { lo, hi } = state.fuel.aboard;
+  const litres = `${rangeInWords(state.fuel.aboard, 1)} L`;
   // Level in the world: in the drawing, where only the drop is enlarged, it follows the tank but for the drop itself.
-  const surface = (litres: number): Surface => {
-    const below = tankHeight * (1 - levelShare(vehicle, litres));
+  const surface = (inside: number): Surface => {
+    const below = tankHeight * (1 - levelShare(vehicle, inside));
     const { f, r } = stop.pose;
     const at = (drop: number) => y(drop) + below - (drop - (f + r) / 2) * scale;
     return [at(f), at(r)];
@@ -241,7 +147,10 @@ export function layoutHang({ state, stop, ghost, width, height, units }: HangInp
     lines,
     parted,
     blocks,
-    fuel: hi > 0.5 ? { lo: surface(lo), hi: surface(hi) } : null,
+    fuel:
+      hi > 0.5
+        ? { lo: surface(lo), hi: surface(hi), label: { text: litres, ...placeLitres(litres, lines, tank) } }
+        : null,
     scale,
     enlarged,
     y,

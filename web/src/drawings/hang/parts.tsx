@@ -1,5 +1,5 @@
 import { isLevel, lengthIn, type Pose, type UnitSystem } from '@iron-cradle/core';
-import type { HangLayout } from './layout.ts';
+import type { HangLayout } from './types.ts';
 import type { usePlacing } from './usePlacing.ts';
 
 /** The jack on the floor: padded head under the middle, ram, cylinder, foot on wheels. */

@@ -1,5 +1,5 @@
 import { useRef, type PointerEvent } from 'react';
-import type { HangLayout } from './layout.ts';
+import type { HangLayout } from './types.ts';
 
 /** A thing of the drawing was dragged along the tank: its key, and where to, mm from the first end; null gives it up. */
 export type OnPlace = (key: string, x: number | null, done: boolean) => void;

@@ -4,12 +4,23 @@ import { descended, nameOf, type JobState } from '../job/index.ts';
 import { deepest, isLevel, poseInWords, type Pose } from '../pose/index.ts';
 import { handUnitNear, type UnitSystem } from '../quantity/index.ts';
 import type { Route } from '../route/index.ts';
-import { actionsOf, afterStop, makingHint, routeDown, routeModel, TEST, wayUp, type View } from '../stops/index.ts';
+import {
+  actionsOf,
+  afterStop,
+  makingHint,
+  routeDown,
+  routeModel,
+  TEST,
+  wayUp,
+  type Action,
+  type View,
+} from '../stops/index.ts';
 import {
   backHint,
   byJack,
   lineOf,
   obstructionOf,
+  offHint,
   shortName,
   splitKey,
   supportOf,
@@ -17,7 +28,7 @@ import {
   type TravelWords,
   type VehicleFile,
 } from '../vehicle/index.ts';
-import { stepsOf } from './steps.ts';
+import { carrierUnder, supportTools } from './steps.ts';
 
 /** A stop as it stands on paper. */
 export interface SheetStop {
@@ -71,13 +82,10 @@ export function planSheet(state: JobState): PlanSheet {
   const model = routeModel(state, view, state.shop);
   const down = (route?.stops ?? []).map((stop, n): SheetStop => {
     const actions = actionsOf(state, stop.uses);
-    return {
-      n,
-      pose: stop.pose,
-      down: n === route!.stops.length - 1,
-      steps: stepsOf(state, actions).map((s) => `${s.text}${s.tools.length > 0 ? ` [${s.tools.join(', ')}]` : ''}`),
-    };
+    return { n, pose: stop.pose, down: n === route!.stops.length - 1, steps: onPaper(state, actions) };
   });
+  // Said once, before the first of them.
+  down.find(({ steps }) => steps.length > 0)?.steps.unshift(`each line: ${NUMBERED}`);
   return {
     vehicle: state.vehicle.name,
     ends: state.vehicle.ends,
@@ -104,6 +112,27 @@ export function heightInWords(
   const hand = isLevel(pose) && pose.f > 0 ? handUnitNear(pose.f) : null;
   const height = `${poseInWords(pose, ends, units)}${beside && deepest(pose) > 0 ? ` ${beside}` : ''}`;
   return [height, ...(hand ? [hand] : [])].join(', ');
+}
+
+const NUMBERED = 'its number on both ends with the paint pen, before it is parted';
+
+/** What is done at a stop, a thing a line: read at an arm's length, so each in one breath. */
+function onPaper(state: JobState, actions: readonly Action[]): string[] {
+  const first = actions.find(({ type }) => type === 'support');
+  const withTools = (text: string, tools: readonly string[]) =>
+    `${text}${tools.length > 0 ? ` [${tools.join(', ')}]` : ''}`;
+  return actions.flatMap((action) => {
+    const support = action.type === 'support' ? supportOf(state.vehicle, splitKey(action.key).id) : undefined;
+    const how = support
+      ? offHint(support)
+      : action.type === 'unclip'
+        ? 'off the rail, the line comes slack'
+        : action.hint;
+    const said = `${action.name}: ${how}${action.cap ? '; cap both ends' : ''}`;
+    const tools = support ? supportTools(state, support) : action.tools;
+    const carried = action === first ? [carrierUnder(state.vehicle)] : [];
+    return [...carried.map(({ text, tools }) => withTools(text, tools)), withTools(said, tools)];
+  });
 }
 
 /** On paper too the first stop is never deep, and nothing goes to the ground without one look. */

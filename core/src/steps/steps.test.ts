@@ -103,7 +103,9 @@ describe('the plan on one page', () => {
     ]);
     // A look, two stops and the floor: 4 moves of 2 min, two lines of 3, two straps of 8; the search leaves out the look.
     expect(sheet.ahead).toMatchObject({ minutes: { typ: 30 }, stops: { lo: 2, typ: 3, hi: 3 }, open: false });
-    expect(sheet.down[2]!.steps[0]).toMatch(/paint its number on both ends of the feed line/);
+    const down = sheet.down.flatMap((stop) => stop.steps);
+    expect(down.filter((step) => /paint pen/.test(step))).toHaveLength(1);
+    expect(sheet.down[2]!.steps.join()).toMatch(/feed line: second clip off first; press both tabs/);
     expect(sheet.up.at(-1)!.pose).toEqual({ f: 0, r: 0 });
     const made = sheet.up.flatMap((s) => s.steps);
     // Each by its fitting: a clamp sits behind its bead, a tab clicks. Common practice, no source.
@@ -122,7 +124,7 @@ describe('the plan on one page', () => {
     const clip = { id: 'k', name: 'vent clip', slack: r(200), ways: [off] };
     const sheet = planSheet(begin({ connections: [line('vent', 40, 100, { clips: [clip] })] }));
     const said = (stops: typeof sheet.up) => stops.flatMap((s) => s.steps).join('; ');
-    expect(said(sheet.down)).toContain('vent clip off the rail');
+    expect(said(sheet.down)).toContain('vent clip: off the rail');
     expect(said(sheet.up)).toContain('vent clip back on');
     // The jack carries until the straps do.
     expect(said(sheet.up)).toMatch(/evenly in rounds; vent clip back on$/);

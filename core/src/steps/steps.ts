@@ -14,7 +14,8 @@ import {
 } from '../vehicle/index.ts';
 
 /** One thing a hand does, in order. */
-interface Step {
+export interface Step {
+  /** What is done. */
   text: string;
   /** What is taken in hand for it. */
   tools: string[];
@@ -61,8 +62,12 @@ const supportOff: Record<Support['kind'], string[]> = {
   flange: ['bolts out crosswise, two opposite ones left by a few threads', 'the last two as it is carried'],
 };
 
-/** What takes the weight before the first support goes. Common practice, no source. */
-function carrierUnder(vehicle: VehicleFile): Step {
+/**
+ * What takes the weight before the first support goes. Common practice, no source.
+ *
+ * @example carrierUnder(pads).text // 'a hand on it, the place it goes to padded'
+ */
+export function carrierUnder(vehicle: VehicleFile): Step {
   const { by, people } = carriedBy(vehicle);
   const caution = `stay out from under it until ${carryingWord(vehicle).replace('just ', '')}`;
   if (!byJack(vehicle))
@@ -91,12 +96,21 @@ function carrierUnder(vehicle: VehicleFile): Step {
   };
 }
 
-function supportSteps(state: TankState, support: Support, last: boolean): Step[] {
-  const fastener = state.vehicle.fasteners.find((f) => f.id === support.fastener);
-  const tools = [
+const fastenerOf = ({ vehicle }: TankState, support: Support) =>
+  vehicle.fasteners.find((f) => f.id === support.fastener);
+
+/** What a support's fastener is turned with. @example supportTools(state, strap) // ['15 mm socket'] */
+export function supportTools(state: TankState, support: Support): string[] {
+  const fastener = fastenerOf(state, support);
+  return [
     ...(fastener?.hex ? [`${fastener.hex} socket`] : []),
     ...(fastener?.counter ? [`${fastener.counter} spanner for the other side`] : []),
   ];
+}
+
+function supportSteps(state: TankState, support: Support, last: boolean): Step[] {
+  const fastener = fastenerOf(state, support);
+  const tools = supportTools(state, support);
   const texts = supportOff[support.kind];
   return texts.map((text, i): Step => {
     const caution =

@@ -20,9 +20,9 @@ import {
   isOpening,
   keyOf,
   lineOf,
+  offHint,
   splitKey,
   supportOf,
-  type VehicleFile,
   waysOff,
   type Way,
 } from '../vehicle/index.ts';
@@ -151,11 +151,7 @@ export function actionFor(state: TankState, key: string, way: Way): Action {
         : owner
           ? 'gives the line slack; it goes back at home'
           : support
-            ? supportHint(vehicle)
+            ? `${carryingWord(vehicle)}; ${offHint(support)}`
             : 'mark it, bag its bolts'),
   };
 }
-
-/** What carries it, then the support. Common practice, no source. */
-const supportHint = (vehicle: VehicleFile): string =>
-  `${carryingWord(vehicle)}; to the last few threads, then off; arrow to the front`;

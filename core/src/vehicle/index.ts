@@ -48,7 +48,7 @@ export {
 export { OPEN_REACH, type Clip, type Range, type Way } from './ways.ts';
 export { unitOf } from './unit.ts';
 export { type PartKind, type PumpReads, type Unit, type UnitKind, type UnitPart } from './unitTypes.ts';
-export { backHint, waysOff, waysOn, supportWords } from './supports.ts';
+export { backHint, offHint, waysOff, waysOn, supportWords } from './supports.ts';
 export { asUsual, asVariant } from './variant.ts';
 export { waitsOf } from './waits.ts';
 export { widened, type AtLeast } from './widened.ts';

@@ -59,14 +59,31 @@ export function supportWords({ supports }: Pick<VehicleFile, 'supports'>, fasten
   return held ? heldBy[held.kind] : fastened;
 }
 
-/** How each goes back on. Common practice, no source. */
-const back: Record<Support['kind'], string> = {
-  strap: 'on its pad, arrow to the front, started by hand, tightened evenly in rounds',
-  bar: 'on its pad, by its number, started by hand, tightened evenly in rounds',
-  'j-bolt': 'hooked in at its own place, nut started by hand, tightened evenly in rounds',
-  flange: 'all of them started by hand, then crosswise in rounds',
-  bolt: 'washers and spacers by place, started by hand, tightened evenly',
+/** How each comes off and goes back on. Common practice, no source. */
+const hands: Record<Support['kind'], { off: string; back: string }> = {
+  strap: {
+    off: 'to the last few threads, then off; arrow to the front',
+    back: 'on its pad, arrow to the front, started by hand, tightened evenly in rounds',
+  },
+  bar: {
+    off: 'nuts to their last few threads, turn about, then off; numbered',
+    back: 'on its pad, by its number, started by hand, tightened evenly in rounds',
+  },
+  'j-bolt': {
+    off: 'nut to its last few threads, unhooked; numbered by place',
+    back: 'hooked in at its own place, nut started by hand, tightened evenly in rounds',
+  },
+  flange: {
+    off: 'out crosswise, two opposite ones left by a few threads until it is carried',
+    back: 'all of them started by hand, then crosswise in rounds',
+  },
+  bolt: {
+    off: 'out, bagged with its washers and spacers by place',
+    back: 'washers and spacers by place, started by hand, tightened evenly',
+  },
 };
 
-/** How a support goes back on, in one breath. @example backHint(strap) // 'on its pad, arrow to the front, …' */
-export const backHint = ({ kind }: Pick<Support, 'kind'>): string => back[kind];
+/** How a support comes off, in one breath. @example offHint(strap) // 'to the last few threads, then off; …' */
+export const offHint = ({ kind }: Pick<Support, 'kind'>): string => hands[kind].off;
+/** How it goes back on. @example backHint(strap) // 'on its pad, arrow to the front, …' */
+export const backHint = ({ kind }: Pick<Support, 'kind'>): string => hands[kind].back;

@@ -46,7 +46,11 @@ function Page() {
           type="button"
           className="btn"
           data-action="svg"
-          onClick={() => save(`${name}.svg`, page.current!.querySelector('svg')!.outerHTML, 'image/svg+xml')}
+          onClick={() => {
+            const pages = [...page.current!.querySelectorAll('svg')];
+            for (const [i, svg] of pages.entries())
+              save(`${name}${pages.length > 1 ? `-${i + 1}` : ''}.svg`, svg.outerHTML, 'image/svg+xml');
+          }}
         >
           Save as SVG
         </button>
@@ -59,7 +63,7 @@ function Page() {
           Save as JSON
         </button>
       </div>
-      <div ref={page} className="mx-auto max-w-[794px] border border-rule print:border-0">
+      <div ref={page} className="mx-auto grid max-w-[794px] gap-4 print:block">
         <PlanSheetDrawing
           sheet={sheet}
           name={state.name}

@@ -17,8 +17,17 @@ describe('the plan sheet', () => {
     expect(text('us')).toContain(`${sheet.asks[0]!.name} ${Math.floor(inches)}`);
     // Spanners keep the size that stands on them; heights do not.
     const { container } = render(<PlanSheetDrawing sheet={sheet} name="Van" made="today" units="us" />);
-    const heights = [...container.querySelectorAll('text[font-size="17"]')].map((e) => e.textContent);
+    const heights = [...container.querySelectorAll('[data-height]')].map((e) => e.textContent);
     expect(heights).toHaveLength(sheet.down.length + sheet.up.length);
     for (const height of heights) expect(height).toMatch(/ in\b(?!.* mm)/);
+  });
+
+  test('nothing on it is set smaller than 11 points', () => {
+    const { container } = render(<PlanSheetDrawing sheet={planSheet(state)} name="Van" made="today" units="metric" />);
+    const sizes = [...container.querySelectorAll('[font-size]')].map((e) => Number(e.getAttribute('font-size')));
+    expect(sizes.length).toBeGreaterThan(3);
+    // 96 px and 72 points to the inch.
+    expect(Math.min(...sizes)).toBeGreaterThanOrEqual((11 / 72) * 96 - 0.01);
+    for (const svg of container.querySelectorAll('svg')) expect(svg.getAttribute('font-size')).not.toBeNull();
   });
 });

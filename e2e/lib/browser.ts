@@ -89,7 +89,7 @@ export class Person {
         // What moved away under the finger is tapped again.
         if ((await this.tapOnce(selector)) || tries >= 2) return;
       } catch (error) {
-        if (tries >= 2 || !/detached/.test((error as Error).message)) throw error;
+        if (tries >= 2 || !/detached|not clickable/.test((error as Error).message)) throw error;
       }
   }
 

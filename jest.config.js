@@ -28,7 +28,7 @@ export default {
   // What is sent again and again until a server answers would keep a finished test waiting.
   forceExit: true,
   // A machine that does other work at once takes its time: what never comes is what fails.
-  testTimeout: 30_000,
+  testTimeout: 120_000,
   testSequencer: '<rootDir>/scripts/sequencer.mjs',
   projects: [
     { ...common, displayName: 'core', roots: ['<rootDir>/core/src'], testMatch: ['**/*.test.ts'] },

@@ -28,6 +28,10 @@ describe('taking the pressure out (common practice, no source)', () => {
     expect(fits(by('electricLow'))).toEqual(['runDry', 'bleed']);
     expect(fits(by('mechanical'))).toEqual(['capOnly']);
     expect(fits(by('none'))).toEqual(['capOnly']);
+    // Nobody is told of petrol under pressure where nothing presses.
+    for (const pump of ['mechanical', 'none'] as const)
+      for (const { cannot } of schoolsFor({ vehicle: by(pump), complaint: 'level', answers: {} }))
+        expect(cannot ?? '').not.toMatch(/petrol under pressure/);
   });
   test('a diesel is never offered a petrol bleed, nor run dry', () => {
     expect(fits(by('dieselSupply', 'diesel'))).toEqual(['rest']);

@@ -114,11 +114,11 @@ export function schoolsFor(state: SchoolFacts): School[] {
       order: 'key out first; battery either way',
       cautions: [`a common rail holds hundreds of bar: ${NEVER_AT_ENGINE}`, SERVICE],
       proof: { instead: 'noSpurt', words: 'no spurt at the low-pressure joint under a rag' },
-      cannot: isLight(vehicle)
-        ? 'petrol under pressure holds it for hours: standing does not take it out'
-        : isElectric(pumpOf(vehicle))
-          ? null
-          : 'no electric pump holds pressure here',
+      cannot: !isElectric(pumpOf(vehicle))
+        ? 'no electric pump holds pressure here'
+        : isLight(vehicle)
+          ? 'petrol under pressure holds it for hours: standing does not take it out'
+          : null,
       minutes: 20,
     },
     {

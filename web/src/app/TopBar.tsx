@@ -19,8 +19,8 @@ export function TopBar({ title, hint, to, children }: TopBarProps) {
   return (
     <>
       <header className="no-print flex h-13 items-center gap-3 border-b border-rule px-4 mid:px-5">
-        {/* Where there is too little room for both, what it adds goes to a second row, which nobody sees. */}
-        <span className="flex h-11 min-w-0 flex-1 flex-wrap gap-x-3 overflow-hidden leading-11">
+        {/* Where there is too little room for both, what it adds goes to a second row, which nobody sees; what has the focus is still outlined. */}
+        <span className="flex h-11 min-w-0 flex-1 flex-wrap gap-x-3 overflow-clip leading-11 [overflow-clip-margin:6px]">
           {to ? (
             <Link to={to} className="flex max-w-full">
               {name}

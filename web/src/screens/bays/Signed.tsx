@@ -12,7 +12,14 @@ export function Signed() {
   const [looking, setLooking] = useState(false);
   const [find, setFind] = useState('');
   const [month, setMonth] = useState('');
-  const jobs = useSignedJobs(find, month).data ?? [];
+  const signed = useSignedJobs(find, month);
+  const jobs = signed.data ?? [];
+  // What nobody heard of is not said to be none.
+  const none = signed.data
+    ? 'None was signed that fits.'
+    : signed.isError
+      ? 'Not heard from the shop’s server yet.'
+      : 'Looking…';
   const asked = find !== '' || month !== '';
   const shown = asked ? jobs : jobs.slice(0, NEWEST);
   if (jobs.length === 0 && !looking) return null;
@@ -52,7 +59,11 @@ export function Signed() {
             </Link>
           </li>
         ))}
-        {looking && shown.length === 0 && <li className="py-3 text-quiet">None was signed that fits.</li>}
+        {looking && shown.length === 0 && (
+          <li className="py-3 text-quiet" role="status">
+            {none}
+          </li>
+        )}
       </ul>
     </section>
   );

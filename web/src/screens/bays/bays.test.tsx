@@ -1,11 +1,14 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
-import { render, screen, within } from '@testing-library/react';
+import { fireEvent, render, screen, within } from '@testing-library/react';
 import { MemoryRouter } from 'react-router';
 import { Bays } from './Bays.tsx';
 
 const SHOP = { name: 'Quay', bays: [{ name: 'Bay 1', kind: 'flat' }], prices: {}, kit: {}, demoPins: null };
 /** A shop whose server answers this about its jobs: a list, never, or not at all. */
-function shopWith(jobs: () => Promise<unknown>) {
+function shopWith(
+  jobs: () => Promise<unknown>,
+  signed: (path: string) => Promise<unknown> = () => Promise.resolve([]),
+) {
   globalThis.EventSource = class {
     addEventListener() {}
     close() {}
@@ -16,7 +19,7 @@ function shopWith(jobs: () => Promise<unknown>) {
       : path.endsWith('/shop')
         ? SHOP
         : path.includes('/signed')
-          ? []
+          ? await signed(path)
           : { person: { id: 'ines', name: 'Ines', role: 'technician', units: 'metric' } };
     return new Response(JSON.stringify(body), { headers: { 'Content-Type': 'application/json' } });
   }) as never;
@@ -29,6 +32,25 @@ function shopWith(jobs: () => Promise<unknown>) {
     </QueryClientProvider>,
   );
 }
+
+test('what was signed is said to be none where the shop has said so, not where it was not heard', async () => {
+  const saloon = { id: 'a', name: 'Saloon', signed: '2026-11-02T10:00:00.000Z', plate: null };
+  shopWith(
+    () => Promise.resolve([]),
+    (path) => {
+      const find = new URLSearchParams(path.split('?')[1]).get('find');
+      if (find === 'away') return Promise.reject(new TypeError('no network'));
+      return Promise.resolve(find === '' ? [saloon] : []);
+    },
+  );
+  fireEvent.click(await screen.findByText('find one'));
+  const field = screen.getByLabelText('Vehicle or plate');
+  fireEvent.change(field, { target: { value: 'van' } });
+  expect(await screen.findByText('None was signed that fits.')).toBeTruthy();
+  fireEvent.change(field, { target: { value: 'away' } });
+  expect(await screen.findByText('Not heard from the shop’s server yet.')).toBeTruthy();
+  expect(screen.queryByText('None was signed that fits.')).toBeNull();
+});
 
 describe('a bay is free, and nothing waits outside, when the shop has said so and not before', () => {
   test('said', async () => {

@@ -1,5 +1,5 @@
 import { col, Op, QueryTypes } from 'sequelize';
-import { archetypes, figuresOf, logWriter, type ShopFigures } from '@iron-cradle/core';
+import { archetypes, figuresOf, logWriter, summaryOf, type ShopFigures } from '@iron-cradle/core';
 import { openShop, ownDatabase } from '../../e2e/lib/server.ts';
 import { until } from '../../e2e/lib/until.ts';
 import { openDatabase, type Database } from '../src/db/connect.ts';
@@ -35,8 +35,9 @@ async function open(jobId: string) {
   return (text: string) => ({ ...write('note', { text }), on: null });
 }
 
-const commits = async () => {
-  const [row] = await db.sequelize.query<{ Value: string }>("SHOW GLOBAL STATUS LIKE 'Com_commit'", {
+/** How many statements of a kind the database was given since it began. */
+const given = async (kind: 'commit' | 'insert' | 'update') => {
+  const [row] = await db.sequelize.query<{ Value: string }>(`SHOW GLOBAL STATUS LIKE 'Com_${kind}'`, {
     type: QueryTypes.SELECT,
   });
   return Number(row!.Value);
@@ -53,12 +54,27 @@ test('twenty jobs at once share a few writes to the disk, and every chain is who
   const ids = Array.from({ length: 20 }, (_, i) => `job-many-${i}`);
   const notes = await Promise.all(ids.map(open));
   await baysWritten();
-  const before = await commits();
+  const before = await given('commit');
   const answers = await Promise.all(ids.map((id, i) => send(id, notes[i]!('one more'))));
   expect(answers.map(({ accepted }) => accepted[0]?.seq)).toEqual(ids.map(() => 2));
-  expect((await commits()) - before).toBeLessThan(10);
+  expect((await given('commit')) - before).toBeLessThan(10);
   for (const id of ids) expect(verifyChain(await rowsOf(id))).toMatchObject({ length: 2, brokenAt: null });
 });
+
+test('what the bays show of twenty jobs is written in a few statements: its rows are held meanwhile', async () => {
+  const ids = Array.from({ length: 20 }, (_, i) => `job-shown-${i}`);
+  const notes = await Promise.all(ids.map(open));
+  await baysWritten();
+  const before = await given('update');
+  await Promise.all(ids.map((id, i) => send(id, notes[i]!('one more'))));
+  await baysWritten();
+  expect((await given('update')) - before).toBeLessThan(10);
+  const rows = await db.models.Job.findAll({ where: { id: ids } });
+  expect(rows.map(({ summarySeq }) => summarySeq)).toEqual(ids.map(() => 2));
+  // Each its own, and as it is reckoned from its log.
+  for (const { id, summary } of rows)
+    expect(JSON.parse(summary)).toEqual(summaryOf((await shelves.states.of(id)).state!));
+}, 120_000);
 
 test('ten requests of one job at once are taken in their order', async () => {
   const note = await open('job-one');
@@ -135,17 +151,11 @@ test('what is sent to a job nobody opened is refused, and uses up no number', as
 test('five hundred long notes come in one request, in more than one statement', async () => {
   const note = await open('job-long');
   const notes = Array.from({ length: 500 }, () => note('"'.repeat(2000)));
-  const before = await inserts();
+  const before = await given('insert');
   expect((await send('job-long', ...notes)).accepted).toHaveLength(500);
-  expect((await inserts()) - before).toBeGreaterThan(1);
+  expect((await given('insert')) - before).toBeGreaterThan(1);
   expect(verifyChain(await rowsOf('job-long'))).toMatchObject({ length: 501, brokenAt: null });
 });
-const inserts = async () => {
-  const [row] = await db.sequelize.query<{ Value: string }>("SHOW GLOBAL STATUS LIKE 'Com_insert'", {
-    type: QueryTypes.SELECT,
-  });
-  return Number(row!.Value);
-};
 
 test('times stand in the database as they are everywhere, wherever its server stands', async () => {
   const shop = await openShop({ env: { TZ: 'Pacific/Auckland' } });

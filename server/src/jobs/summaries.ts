@@ -1,4 +1,4 @@
-import { col, Op, where, type Transaction } from 'sequelize';
+import { col, Op, where } from 'sequelize';
 import { summaryOf, type JobState, type JobSummary } from '@iron-cradle/core';
 import { inTransaction, type Database } from '../db/connect.ts';
 import { statement } from '../db/statement.ts';
@@ -10,12 +10,10 @@ const PAUSE = 200;
 
 /** Those whose rows nobody holds: one that waited for another would keep all others waiting. */
 const FREE = 'SELECT id FROM jobs WHERE id IN (?) ORDER BY id FOR UPDATE SKIP LOCKED';
-
-interface Reckoned {
-  id: string;
-  summary: JobSummary;
-  seq: number;
-}
+/** All in one, since they are held meanwhile; each only ever forward. */
+const PUT_ALL = `
+  UPDATE jobs SET summary = ELT(FIELD(id, ?), ?), summary_seq = ELT(FIELD(id, ?), ?)
+  WHERE id IN (?) AND summary_seq < ELT(FIELD(id, ?), ?)`;
 
 /**
  * What the bays show of jobs. It is reckoned after an entry was taken, not while its job is locked, and once for all that came
@@ -33,29 +31,26 @@ export class Summaries {
   /** The state of a job has gone on: its row follows. */
   later(jobId: string, state: JobState, seq: number): void {
     this.waiting.set(jobId, { state, seq });
-    // What was not reckoned before this process ends is reckoned by the next.
-    this.soon ??= setTimeout(() => void this.work(), PAUSE).unref();
+    // What this process no longer comes to is reckoned by the next; what can't be written now, when it is asked for.
+    this.soon ??= setTimeout(() => void this.work().catch(() => undefined), PAUSE).unref();
   }
 
   private async work(): Promise<void> {
     this.soon = null;
-    const jobs = new Map(this.waiting);
+    const jobs = [...this.waiting];
     this.waiting.clear();
-    // What can't be written now is reckoned when it is asked for.
+    // Reckoned before they are held.
+    const reckoned = jobs.map(([id, { state, seq }]) => ({ id, summary: JSON.stringify(summaryOf(state)), seq }));
     await inTransaction(this.db, async (transaction) => {
-      const free = await statement<{ id: string }[]>(transaction, FREE, [[...jobs.keys()]]);
-      const ids = new Set(free.map(({ id }) => id));
-      for (const [id, { state, seq }] of jobs)
-        if (ids.has(id)) await this.write({ id, summary: summaryOf(state), seq }, transaction);
-    }).catch(() => undefined);
+      const free = await statement<{ id: string }[]>(transaction, FREE, [reckoned.map(({ id }) => id)]);
+      const rows = reckoned.filter(({ id }) => free.some((row) => row.id === id));
+      if (rows.length === 0) return;
+      const ids = rows.map(({ id }) => id);
+      const seqs = rows.map(({ seq }) => seq);
+      const summaries = rows.map(({ summary }) => summary);
+      await statement(transaction, PUT_ALL, [ids, summaries, ids, seqs, ids, ids, seqs]);
+    });
   }
-
-  /** Only ever forward: two servers may reckon the same job. */
-  private write = ({ id, summary, seq }: Reckoned, transaction?: Transaction) =>
-    this.db.models.Job.update(
-      { summary: JSON.stringify(summary), summarySeq: seq },
-      { where: { id, summarySeq: { [Op.lt]: seq } }, ...(transaction ? { transaction } : {}) },
-    );
 
   /** Rows as the bays show them, each as its log stands. */
   async of(jobs: readonly Job[]): Promise<(JobSummary & { id: string; number: number })[]> {
@@ -69,7 +64,11 @@ export class Summaries {
     const { state, seq } = await this.states.of(job.id);
     if (!state) return JSON.parse(job.summary) as JobSummary;
     const summary = summaryOf(state);
-    await this.write({ id: job.id, summary, seq });
+    // Only ever forward: two servers may reckon the same job.
+    await this.db.models.Job.update(
+      { summary: JSON.stringify(summary), summarySeq: seq },
+      { where: { id: job.id, summarySeq: { [Op.lt]: seq } } },
+    );
     return summary;
   }
 

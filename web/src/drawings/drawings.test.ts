@@ -7,6 +7,7 @@ import {
   nextStop,
   marksAhead,
   type JobState,
+  type Pose,
   type UnitSystem,
 } from '@iron-cradle/core';
 import { ahead as lookAhead } from '@iron-cradle/core/foresight';
@@ -14,11 +15,12 @@ import { randomVehicle, seeded } from '@iron-cradle/core/rehearsal';
 import { archetypes, exactly, sectionOf, shapeLitres, type TankShape, type VehicleFile } from '@iron-cradle/core';
 import { layTank, type Px } from './tank/layout.ts';
 import { layoutHang } from './hang/layout.ts';
+import type { HangLayout } from './hang/types.ts';
 import { bar, FULL } from './ladder/layout.ts';
 import { layoutWell, spread } from './well/layout.ts';
 
 /** A random vehicle some stops down; what is drawn must be what the core says. */
-function some(seed: number): JobState {
+function some(seed: number, stops = 1 + (seed % 4)): JobState {
   const rng = seeded(seed);
   const write = logWriter('job');
   let state = foldJob(null, [
@@ -28,7 +30,7 @@ function some(seed: number): JobState {
       vehicle: randomVehicle(archetypes[seed % archetypes.length]!, rng),
     }),
   ])!;
-  for (let i = 0; i < 1 + (seed % 4) && !state.out; i++) {
+  for (let i = 0; i < stops && !state.out; i++) {
     const stop = nextStop(state);
     if (stop.kind === 'held') break;
     const body = {
@@ -43,10 +45,23 @@ function some(seed: number): JobState {
   return state;
 }
 const seeds = Array.from({ length: 60 }, (_, i) => i);
-const hang = (state: JobState, { units = 'metric' as UnitSystem, height = 580 } = {}) => {
+const hang = (
+  state: JobState,
+  { units = 'metric' as UnitSystem, height = 580, width = 680, ghost = null as Pose | null } = {},
+) => {
   const stop = { pose: state.pose, holders: holdersAt(bindings(state), state.pose, state.vehicle.length) };
-  return { stop, at: layoutHang({ state, stop, ghost: null, width: 680, height, units }) };
+  return { stop, at: layoutHang({ state, stop, ghost, width, height, units }) };
 };
+
+/** Letters of 16 px, narrowed, are seldom narrower than 6 px; one of their lines covers 12. */
+const covers = ({ lines, x, y, anchor }: HangLayout['blocks'][number]['name']) => {
+  const width = Math.max(...lines.map((line) => line.length)) * 6;
+  const from = anchor === 'start' ? x : anchor === 'end' ? x - width : x - width / 2;
+  return { left: from, right: from + width, top: y - 12, bottom: y + (lines.length - 1) * 18 };
+};
+type Covered = ReturnType<typeof covers>;
+const apart = (a: Covered, b: Covered) =>
+  a.left >= b.right || b.left >= a.right || a.top >= b.bottom || b.top >= a.bottom;
 
 describe('the hang', () => {
   test.each(seeds)('vehicle %d: ports to scale across, drop enlarged as stated, the tightest line marked', (seed) => {
@@ -108,16 +123,32 @@ describe('the hang', () => {
     expect(at.fuel!.hi[0]).toBeLessThanOrEqual(at.fuel!.lo[0]);
   });
 
-  test('numbers of stubs that stand close are read one beside the other', () => {
+  test('no number lies over another, and over no other stub where its other side is free', () => {
+    let turned = 0;
     for (const seed of seeds) {
       const { parted } = hang(some(seed)).at;
-      const sorted = [...parted].sort((a, b) => a.x - b.x);
-      sorted.forEach((p, i) => {
-        const before = sorted[i - 1];
-        if (before && p.x - before.x < 40) expect(p.low !== before.low || before.left || p.left).toBe(true);
+      // A number of one digit is 26 px wide, each more 9; 9 px from its stub, 19 high; a stub is 3 wide.
+      const box = (p: (typeof parted)[number], left: boolean): Covered => {
+        const width = 17 + String(p.tag).length * 9;
+        return {
+          left: left ? p.x - 9 - width : p.x + 9,
+          right: left ? p.x - 9 : p.x + 9 + width,
+          top: p.low - 17,
+          bottom: p.low + 2,
+        };
+      };
+      for (const p of parted) {
+        const others = parted.filter((q) => q !== p);
+        for (const q of others) expect(apart(box(p, p.left), box(q, q.left))).toBe(true);
+        const lies = (here: Covered) =>
+          others.some((q) => !apart(here, { left: q.x - 2, right: q.x + 2, top: 0, bottom: q.low }));
+        const free = !lies(box(p, true)) && others.every((q) => apart(box(p, true), box(q, q.left)));
+        if (free) expect(lies(box(p, p.left))).toBe(false);
+        if (p.left) turned += 1;
         expect(p.low).toBeLessThanOrEqual(p.tankY);
-      });
+      }
     }
+    expect(turned).toBeGreaterThan(0);
   });
 
   test('its scale is in whole inches for whom reads inches, and the drawing stays', () => {
@@ -161,6 +192,46 @@ describe('the hang', () => {
       said += 1;
     }
     expect(said).toBeGreaterThan(30);
+  });
+});
+
+describe('what is written below the tank', () => {
+  test.each([
+    [580, 680],
+    [390, 680],
+    [360, 358],
+  ])('lies over nothing that is drawn there, in a drawing %d px high and %d wide', (height, width) => {
+    let said = 0;
+    for (const seed of seeds) {
+      const state = some(seed);
+      const ahead = state.out ? null : nextStop(state);
+      const ghost = ahead && ahead.kind !== 'held' ? { f: state.pose.f + 25, r: state.pose.r + 25 } : null;
+      const { at } = hang(state, { height, width, ghost });
+      const texts = [...at.blocks.map((b) => b.name), ...(at.next ? [at.next] : [])];
+      const { jack, tank } = at;
+      const drawn: Covered[] = [
+        // The ram is 14 wide, its cylinder 32.
+        { left: jack.x - 7, right: jack.x + 7, top: tank.y + tank.height, bottom: height - 36 },
+        { left: jack.x - 16, right: jack.x + 16, top: jack.body, bottom: height - 36 },
+        { left: tank.x, right: tank.x + tank.width, top: tank.y, bottom: tank.y + tank.height },
+        ...at.blocks.map(({ x, y }) => ({ left: x - 30, right: x + 30, top: y, bottom: y + 22 })),
+      ];
+      texts.forEach((text, i) => {
+        const here = covers(text);
+        for (const thing of [...drawn, ...texts.slice(0, i).map(covers)]) expect(apart(here, thing)).toBe(true);
+        expect(here.left).toBeGreaterThanOrEqual(0);
+        expect(here.right).toBeLessThanOrEqual(width);
+        said += 1;
+      });
+    }
+    expect(said).toBeGreaterThan(60);
+  });
+
+  test.each([580, 340, 300])('in a drawing %d px high no line’s name is, with all of them on', (height) => {
+    for (const seed of seeds) {
+      const { lines, tank } = hang(some(seed, 0), { height }).at;
+      for (const { label } of lines) expect(label.y).toBeLessThanOrEqual(tank.y + tank.height);
+    }
   });
 });
 

@@ -1,10 +1,10 @@
 import type { JobState, Pose, Stop, UnitSystem } from '@iron-cradle/core';
-import { poseInWords, tapeAt, travelWords } from '@iron-cradle/core';
+import { poseInWords } from '@iron-cradle/core';
 import { useId } from 'react';
 import { roundedPath } from '../tank/layout.ts';
 import { HatchDefs, PaintPath } from '../../look/Shapes.tsx';
 import { TagShape } from '../../look/Tag.tsx';
-import { Axis, Blocks, Jack, Tapes } from './parts.tsx';
+import { Axis, Blocks, Jack, PlacedText, Tapes } from './parts.tsx';
 import { layoutHang } from './layout.ts';
 import type { HangLayout, HangStub, Surface } from './types.ts';
 import { usePlacing, type OnPlace } from './usePlacing.ts';
@@ -27,7 +27,7 @@ interface HangProps {
 export function Hang({ state, stop, ghost, width, height, units, onLine, onPlace }: HangProps) {
   const hatch = useId();
   const at = layoutHang({ state, stop, ghost, width, height, units });
-  const { frame, tank } = at;
+  const { frame } = at;
   const placing = usePlacing(at, state.vehicle.length, onPlace);
   const outline = roundedPath(at.outline(stop.pose), 9);
   const [first, second] = state.vehicle.ends;
@@ -59,7 +59,6 @@ export function Hang({ state, stop, ghost, width, height, units, onLine, onPlace
         </text>
         <rect {...frame} fill="var(--sheet)" stroke="var(--ink)" strokeWidth="2.5" />
         <rect x={frame.x} y={frame.y} width={frame.width} height="9" fill={`url(#${hatch})`} />
-        <Blocks at={at} hatch={hatch} placing={placing} />
         {at.ghost && (
           <path
             d={roundedPath(at.outline(at.ghost), 9)}
@@ -69,24 +68,8 @@ export function Hang({ state, stop, ghost, width, height, units, onLine, onPlace
             strokeDasharray="6 5"
           />
         )}
-        {at.ghost && (
-          <text
-            x={tank.x + tank.width - 40}
-            y={nextY(at, at.ghost, stop.pose)}
-            textAnchor="end"
-            fill="var(--quiet)"
-            stroke="var(--sheet)"
-            strokeWidth="4"
-            paintOrder="stroke"
-          >
-            next{' '}
-            {at.ghost.f >= state.vehicle.clear
-              ? travelWords(state.vehicle).off === 'down'
-                ? 'to the ground'
-                : 'all the way out'
-              : poseInWords(at.ghost, state.vehicle.ends, units).replace(/ mm$/, '')}
-          </text>
-        )}
+        <Blocks at={at} hatch={hatch} placing={placing} />
+        {at.next && <PlacedText at={at.next} fill="var(--quiet)" />}
         <g>
           <clipPath id={`${hatch}-tank`}>
             <path d={outline} />
@@ -94,12 +77,9 @@ export function Hang({ state, stop, ghost, width, height, units, onLine, onPlace
           <path d={outline} fill="var(--sheet)" stroke="none" />
           <Fuel at={at} hatch={hatch} />
           <path d={outline} fill="none" stroke="var(--ink)" strokeWidth="3" strokeLinejoin="round" />
-          <Tapes at={at} pose={stop.pose} reading={tapeAt(state, stop.pose)} floor={height - 36} units={units} />
-          <Jack {...padUnder(state, tank)} y={tank.y + tank.height} floor={height - 36} />
+          <Tapes tapes={at.tapes} />
+          <Jack {...at.jack} />
         </g>
-        {at.parted.map((p) => (
-          <Stub key={p.id} {...p} />
-        ))}
         {at.lines.map((line) => (
           <g
             key={line.id}
@@ -129,6 +109,9 @@ export function Hang({ state, stop, ghost, width, height, units, onLine, onPlace
               strokeWidth="2"
             />
           </g>
+        ))}
+        {at.parted.map((p) => (
+          <Stub key={p.id} {...p} />
         ))}
         {at.lines.map((line) => (
           <Label key={line.id} line={line} />
@@ -210,7 +193,7 @@ function Stub({ x, frameY, tankY, tag, low, left }: HangStub) {
   const number = tag === null ? '' : String(tag);
   const wide = 22 + number.length * 11;
   return (
-    <g>
+    <g pointerEvents="none">
       <path d={`M${x} ${frameY}V${low - 8}`} stroke="var(--ink)" strokeWidth="3" />
       <rect x={x - 6} y={low - 10} width="12" height="10" fill="var(--ink)" />
       {tag !== null && (
@@ -261,20 +244,4 @@ function Fuel({ at, hatch }: { at: HangLayout; hatch: string }) {
       </text>
     </g>
   );
-}
-
-/** Where “next” is written: below what hangs lower; on the way up under the ghost, if it is clear of the tank, else over it. */
-function nextY({ y, tank }: HangLayout, ghost: Pose, pose: Pose): number {
-  if (ghost.r >= pose.r) return y(ghost.r) + tank.height + 18;
-  const under = y(ghost.r) + tank.height + 18;
-  return under < y(pose.r) - 18 ? under : y(ghost.r) - 8;
-}
-
-/** Where the pad stands and how wide it is: under the middle, and over a hump from lobe to lobe. px */
-function padUnder({ vehicle }: JobState, tank: HangLayout['tank']): { x: number; head: number } {
-  const { shape } = vehicle.tank;
-  if (shape.kind !== 'lobes' || shape.over !== 'x') return { x: tank.x + tank.width / 2, head: 92 };
-  const { from, to } = shape.hump;
-  const scale = tank.width / shape.length;
-  return { x: tank.x + ((from + to) / 2) * scale, head: (to - from) * scale + 70 };
 }

@@ -1,26 +1,36 @@
-import type { HangLayout, HangLine, HangStub } from './types.ts';
-
-/** Rough width of narrowed type at 16 px, px a letter. */
-const LETTER = 7.1;
+import { LETTER, overlap } from './names.ts';
+import type { Box, HangLayout, HangLine, HangStub } from './types.ts';
 
 /** Room a number needs beside its stub, px. */
 const NUMBER = 46;
 
+/** What a number covers beside its stub, px. */
+const numberBox = ({ x, low, tag }: HangStub, left: boolean): Box => {
+  const width = 18 + String(tag ?? '').length * 9;
+  return { x: left ? x - 9 - width : x + 9, y: low - 17, width, height: 19 };
+};
+/** Its upper end. */
+const stubBox = ({ x, frameY, low }: HangStub): Box => ({ x: x - 2, y: frameY, width: 4, height: low - frameY });
+
 /**
- * Stubs whose numbers would fall on one another hang in turns higher and lower; where the tank leaves no room for that, the
- * first has its number on its other side.
+ * Stubs whose numbers would fall on one another hang in turns higher and lower; each has its number on its right, on its left where
+ * only that is free.
  */
 export function hangApart(parted: HangStub[]): void {
   const sorted = [...parted].sort((a, b) => a.x - b.x);
   let row = 0;
   sorted.forEach((p, i) => {
     const before = sorted[i - 1];
-    const close = before !== undefined && p.x - before.x < NUMBER;
     const room = p.tankY - p.frameY;
-    row = close ? 1 - row : 0;
+    row = before !== undefined && p.x - before.x < NUMBER ? 1 - row : 0;
     p.low = p.frameY + (room > 76 ? 30 + row * 24 : Math.min(30, room / 2));
-    if (close && room <= 76 && !sorted[i - 2]?.left) before.left = true;
   });
+  const taken = sorted.map(stubBox);
+  for (const p of sorted) {
+    const over = [false, true].map((left) => overlap(numberBox(p, left), taken));
+    p.left = over[1]! < over[0]!;
+    taken.push(numberBox(p, p.left));
+  }
 }
 
 /** Ports that would fall on one another are moved apart along the tank. */
@@ -34,20 +44,46 @@ export function portPlaces(wishes: number[], tank: { x: number; width: number })
   return over > 0 ? out.map((x) => x - over) : out;
 }
 
+/** Rows of labels, px: where the first stands under the roof, and from one to the next; with ease, and as close as they are still read. */
+const EASE = { first: 30, next: 23 };
+const CLOSE = { first: 24, next: 18 };
+
 /**
  * Labels stand in rows inside the tank, each beginning at its port. From right to left each takes the first row that is
- * free, so that no leader crosses a label.
+ * free, so that no leader crosses a label. Where the tank is too low for the rows they need, they stand closer, then less is said.
+ *
+ * @param said what a label says, from the most to the least
  */
-export function placeLabels(lines: HangLine[], tank: HangLayout['tank']): void {
+export function placeLabels(
+  lines: HangLine[],
+  tank: HangLayout['tank'],
+  said: readonly ((line: HangLine) => string)[],
+): void {
+  for (const text of said)
+    for (const rows of [EASE, CLOSE]) if (inRows(lines, tank, { text, rows }) <= tank.y + tank.height - 4) return;
+}
+
+/**
+ * Puts the labels into rows that are so far apart.
+ *
+ * @returns how low the lowest reaches, px
+ */
+function inRows(
+  lines: HangLine[],
+  tank: HangLayout['tank'],
+  { text, rows }: { text: (line: HangLine) => string; rows: { first: number; next: number } },
+): number {
   const begins: number[] = [];
   for (const line of [...lines].sort((a, b) => b.port.x - a.port.x)) {
+    line.label.text = text(line);
     const width = widthOf(line);
     const x = Math.min(tank.x + tank.width - width - 6, line.port.x + 7);
     let row = begins.findIndex((begin) => x + width + 12 < begin);
     if (row < 0) row = begins.push(Infinity) - 1;
     begins[row] = Math.min(x, line.port.x);
-    line.label = { ...line.label, x, y: tank.y + 30 + row * 23 };
+    line.label = { ...line.label, x, y: tank.y + rows.first + row * rows.next };
   }
+  return tank.y + rows.first + (begins.length - 1) * rows.next;
 }
 
 const widthOf = ({ label, holds }: HangLine): number => label.text.length * LETTER + (holds ? 88 : 0);

@@ -5,7 +5,6 @@ import {
   levelShare,
   lengthIn,
   rangeInWords,
-  samePose,
   scaleSteps,
   sectionOf,
   shortName,
@@ -13,6 +12,7 @@ import {
   type Holder,
   type UnitSystem,
 } from '@iron-cradle/core';
+import { layBelow } from './below.ts';
 import { hangApart, placeLabels, placeLitres, portPlaces } from './apart.ts';
 import type { HangInput, HangLayout, HangLine, Surface } from './types.ts';
 
@@ -22,12 +22,16 @@ import type { HangInput, HangLayout, HangLine, Surface } from './types.ts';
  *
  * @example layoutHang({ state, stop, ghost: 60, width: 680, height: 590 }).y(40)
  */
-export function layoutHang({ state, stop, ghost, width, height, units }: HangInput): HangLayout {
+export function layoutHang(input: HangInput): HangLayout {
+  const { state, stop, ghost, width, height, units } = input;
   const { vehicle } = state;
   const here = Math.min(Math.max(stop.pose.f, stop.pose.r), vehicle.clear);
   const frame = { x: 24, y: 64, width: width - 130, height: 28 };
-  // A low sheet takes a smaller tank, so that the drop can still be enlarged.
-  const scale = Math.min((frame.width - 84) / vehicle.length, (height * 0.26) / vehicle.tank.shape.height);
+  // A low sheet takes a smaller tank, so that the drop can still be enlarged; a narrow one has less beside it.
+  const scale = Math.min(
+    (frame.width - Math.min(84, width / 8)) / vehicle.length,
+    (height * 0.26) / vehicle.tank.shape.height,
+  );
   const tankHeight = vehicle.tank.shape.height * scale;
   const topGap = 26;
   const limits = stop.holders.map((h) => Math.min(h.limit.typ, vehicle.clear));
@@ -76,10 +80,14 @@ export function layoutHang({ state, stop, ghost, width, height, units }: HangInp
       // Only where less is left than one creep: the shortest line alone holds nothing yet.
       holds: tightest === `line:${line.id}` && left.lo < CREEP,
       reach: reachOf(line, y, deepest),
-      label: { x: port.x, y: 0, text: roomText({ name: shortName(line.name), holder, long: width > 600, units }) },
+      label: { x: port.x, y: 0, text: '' },
     };
   });
-  placeLabels(lines, tank);
+  const saying = (long: boolean) => (line: HangLine) =>
+    roomText({ name: line.name, holder: stop.holders.find((h) => h.key === `line:${line.id}`), long, units });
+  // The list beside the drawing has all figures; what holds has its own here too.
+  const named = (line: HangLine) => (line.holds ? saying(false)(line) : line.name);
+  placeLabels(lines, tank, [...(width > 600 ? [saying(true)] : []), saying(false), named]);
   const off = state.items.filter((item) => item.kind === 'line' && item.state !== 'closed');
   const parted = off.flatMap((item) => {
     const line = vehicle.connections.find((c) => `line:${c.id}` === item.key);
@@ -104,24 +112,8 @@ export function layoutHang({ state, stop, ghost, width, height, units }: HangInp
   );
   parted.forEach((p, i) => (p.x = spacedX[i]!));
   hangApart(parted);
-  const blocks = stop.holders
-    .filter((h) => h.key.startsWith('obstruction:'))
-    .map((h) => {
-      const id = h.key.slice('obstruction:'.length);
-      const x = vehicle.obstructions.find((o) => o.id === id)?.x ?? vehicle.length / 2;
-      return {
-        id,
-        name: h.name,
-        x: tank.x + x * scale,
-        y: y(h.limit.typ) + tankHeight,
-        loY: y(h.limit.lo) + tankHeight,
-        hiY: y(h.limit.hi) + tankHeight,
-        labelY: y(h.limit.typ) + tankHeight + 17,
-      };
-    });
-  blocks.sort((a, b) => a.labelY - b.labelY);
-  // Names of what stands close to another are read one under the other.
-  blocks.forEach((b, i) => (b.labelY = Math.max(b.labelY, (blocks[i - 1]?.labelY ?? -Infinity) + 18)));
+  // Inches with their sixteenths take more room beside the scale.
+  const axisX = width - (units === 'us' ? 96 : 62);
   const section = sectionOf(vehicle.tank.shape, 'x').outline;
   const { lo, hi } = state.fuel.aboard;
   const litres = `${rangeInWords(state.fuel.aboard, 1)} L`;
@@ -143,10 +135,9 @@ export function layoutHang({ state, stop, ghost, width, height, units }: HangInp
         y(Math.min(deepest, dropAt(pose, (x / vehicle.tank.shape.length) * vehicle.length, vehicle.length))) +
           (1 - z / vehicle.tank.shape.height) * tankHeight,
       ]),
-    ghost: ghost === null || samePose(ghost, stop.pose) ? null : ghost,
     lines,
     parted,
-    blocks,
+    ...layBelow(input, { frame, tank, lines, scale, y, axisX }),
     fuel:
       hi > 0.5
         ? { lo: surface(lo), hi: surface(hi), label: { text: litres, ...placeLitres(litres, lines, tank) } }
@@ -158,8 +149,7 @@ export function layoutHang({ state, stop, ghost, width, height, units }: HangInp
       drop,
       y: y(drop),
     })),
-    // Inches with their sixteenths take more room beside the scale.
-    axisX: width - (units === 'us' ? 96 : 62),
+    axisX,
   };
 }
 

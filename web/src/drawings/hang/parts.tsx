@@ -1,11 +1,10 @@
 import { isLevel, lengthIn, type Pose, type UnitSystem } from '@iron-cradle/core';
-import type { HangLayout } from './types.ts';
+import { BLOCK, LINE } from './names.ts';
+import type { HangLayout, Placed } from './types.ts';
 import type { usePlacing } from './usePlacing.ts';
 
 /** The jack on the floor: padded head under the middle, ram, cylinder, foot on wheels. */
-export function Jack({ x, y, floor, head }: { x: number; y: number; floor: number; head: number }) {
-  const foot = Math.max(floor, y + 40);
-  const body = Math.min(foot - 14, Math.max(y + 26, foot - 74));
+export function Jack({ x, top: y, body, foot, head }: HangLayout['jack']) {
   return (
     <g fill="var(--sheet)" stroke="var(--ink)" strokeWidth="2.5">
       <path d={`M${x - 300} ${foot}H${x + 300}`} strokeWidth="1" stroke="var(--quiet)" />
@@ -17,6 +16,19 @@ export function Jack({ x, y, floor, head }: { x: number; y: number; floor: numbe
       <rect x={x - head / 2} y={y + 2} width={head} height="6" fill="var(--ink)" />
       <path d={`M${x - head / 2 + 6} ${y + 8}h${head - 12}l-10 8h${32 - head}Z`} />
     </g>
+  );
+}
+
+/** A text where it was placed, on paper of its own: what is drawn behind it does not run through it. */
+export function PlacedText({ at: { lines, x, y, anchor }, fill }: { at: Placed; fill: string }) {
+  return (
+    <text x={x} y={y} textAnchor={anchor} fill={fill} stroke="var(--sheet)" strokeWidth="4" paintOrder="stroke">
+      {lines.map((line, i) => (
+        <tspan key={line} x={x} y={y + i * LINE}>
+          {line}
+        </tspan>
+      ))}
+    </text>
   );
 }
 
@@ -33,22 +45,27 @@ export function Blocks({ at, hatch, placing }: BlocksProps) {
       {at.blocks.map((b) => (
         <g key={b.id} data-block={b.id} {...placing(`obstruction:${b.id}`)}>
           {b.hiY > b.loY && (
-            <rect x={b.x - 34} y={b.loY} width="68" height={b.hiY - b.loY} fill={`url(#${hatch})`} opacity="0.7" />
+            <rect
+              x={b.x - BLOCK.guessed}
+              y={b.loY}
+              width={2 * BLOCK.guessed}
+              height={b.hiY - b.loY}
+              fill={`url(#${hatch})`}
+              opacity="0.7"
+            />
           )}
           <rect
-            x={b.x - 30}
+            x={b.x - BLOCK.half}
             y={b.y}
-            width="60"
-            height="22"
+            width={2 * BLOCK.half}
+            height={BLOCK.height}
             rx="11"
             fill="var(--sheet)"
             stroke="var(--ink)"
             strokeWidth="2.5"
           />
           <circle cx={b.x - 19} cy={b.y + 11} r="5" fill="none" stroke="var(--ink)" strokeWidth="1.5" />
-          <text x={b.x + 38} y={b.labelY} fill="var(--ink)">
-            {b.name}
-          </text>
+          <PlacedText at={b.name} fill="var(--ink)" />
         </g>
       ))}
     </g>
@@ -111,50 +128,25 @@ function Mark({ at, mm, figure }: { at: HangLayout; mm: number; figure: string }
   );
 }
 
-interface TapesProps {
-  at: HangLayout;
-  pose: Pose;
-  /** What a tape reads at each end, mm; null where it was never read. */
-  reading: { f: number | null; r: number | null };
-  floor: number;
-  units: UnitSystem;
-}
-
 /** The tape at each end, from the floor up to the tank, with what it reads there. */
-export function Tapes({ at, pose, reading, floor, units }: TapesProps) {
-  const { tank } = at;
-  return (
-    <g fontSize="14">
-      {(['f', 'r'] as const).map((end) => {
-        const mm = reading[end];
-        const top = at.y(pose[end]) + tank.height + 4;
-        if (mm === null || floor - top < 14) return null;
-        const x = end === 'f' ? tank.x + 22 : tank.x + tank.width - 22;
-        const inward = end === 'f' ? 1 : -1;
-        return (
-          <g key={end}>
-            <rect x={x - 5} y={top} width="10" height={floor - top} fill="var(--sheet)" stroke="var(--ink)" />
-            {Array.from({ length: Math.floor((floor - top - 2) / 6) }, (_, i) => (
-              <path
-                key={i}
-                d={`M${x - 5} ${floor - 6 - i * 6}h${i % 5 === 4 ? 10 : 5}`}
-                stroke="var(--ink)"
-                strokeWidth="1"
-              />
-            ))}
-            <path d={`M${x - 9} ${top}h18`} stroke="var(--ink)" strokeWidth="3" />
-            <text
-              x={x + inward * 11}
-              y={(top + floor) / 2 + 5}
-              textAnchor={inward > 0 ? 'start' : 'end'}
-              className="reading"
-              fill="var(--ink)"
-            >
-              {lengthIn(mm, units).figure}
-            </text>
-          </g>
-        );
-      })}
-    </g>
-  );
-}
+export const Tapes = ({ tapes }: Pick<HangLayout, 'tapes'>) => (
+  <g fontSize="14">
+    {tapes.map(({ x, top, foot, reading }) => (
+      <g key={x}>
+        <rect x={x - 5} y={top} width="10" height={foot - top} fill="var(--sheet)" stroke="var(--ink)" />
+        {Array.from({ length: Math.floor((foot - top - 2) / 6) }, (_, i) => (
+          <path
+            key={i}
+            d={`M${x - 5} ${foot - 6 - i * 6}h${i % 5 === 4 ? 10 : 5}`}
+            stroke="var(--ink)"
+            strokeWidth="1"
+          />
+        ))}
+        <path d={`M${x - 9} ${top}h18`} stroke="var(--ink)" strokeWidth="3" />
+        <text x={reading.x} y={reading.y} textAnchor={reading.anchor} className="reading" fill="var(--ink)">
+          {reading.lines}
+        </text>
+      </g>
+    ))}
+  </g>
+);

@@ -41,6 +41,30 @@ export interface HangLine {
   reach: { sure: { top: number; foot: number } | null; perhaps: { top: number; foot: number } | null };
 }
 
+/** What something covers, px. */
+export interface Box {
+  /** Its left edge. */
+  x: number;
+  /** Its upper edge. */
+  y: number;
+  /** From left to right. */
+  width: number;
+  /** From top to bottom. */
+  height: number;
+}
+
+/** A text and where it is written, px. */
+export interface Placed {
+  /** What is written, line by line. */
+  lines: string[];
+  /** Where it begins, ends or has its middle. */
+  x: number;
+  /** The line its first stands on. */
+  y: number;
+  /** Which of the three. */
+  anchor: 'start' | 'middle' | 'end';
+}
+
 /** A surface of fuel across the tank: px at its first and its second end. */
 export type Surface = readonly [number, number];
 
@@ -79,7 +103,13 @@ export interface HangLayout {
   /** Lines that are off. */
   parted: HangStub[];
   /** What is in its way, with the range of where. */
-  blocks: { id: string; name: string; x: number; y: number; loY: number; hiY: number; labelY: number }[];
+  blocks: { id: string; x: number; y: number; loY: number; hiY: number; name: Placed }[];
+  /** The jack under it: middle and width of its pad, the tank it carries, its cylinder’s top and its foot, px. */
+  jack: { x: number; head: number; top: number; body: number; foot: number };
+  /** Tapes from the floor up to the tank, at each end that was read. */
+  tapes: { x: number; top: number; foot: number; reading: Placed }[];
+  /** How far the next stop is, where the plan has one. */
+  next: Placed | null;
   /** Surface of the fuel at the two ends, px, for the least and the most that may be in, and where that is said; null where it is dry. */
   fuel: { lo: Surface; hi: Surface; label: { x: number; y: number; text: string } } | null;
   /** px per mm across, and how many times the drop is enlarged. */

@@ -91,11 +91,21 @@ export function Well(props: WellProps) {
             )}
           </g>
         ))}
+        <path d={`M${at.left} ${hereY}H${at.right}`} stroke="var(--ink)" strokeWidth="1" strokeDasharray="1 4" />
         {at.ahead.map((mark) => (
           <g key={`${mark.drop} ${mark.names.join()}`}>
             <path d={`M${at.left} ${mark.y}h16`} stroke="var(--ink)" strokeWidth="2" />
-            <text x={at.left + 21} y={mark.labelY + 4} fontSize="14" fill="var(--quiet)" className="[font-stretch:75%]">
-              {mark.names.length > 0 ? shorten(mark.names) : `look, ${figure(mark.drop)}`}
+            <text
+              x={at.left + 21}
+              y={mark.labelY + 4}
+              fontSize="14"
+              fill="var(--quiet)"
+              stroke="var(--well)"
+              strokeWidth="4"
+              paintOrder="stroke"
+              className="[font-stretch:75%]"
+            >
+              {mark.names.length > 0 ? shorten(mark.names, at.right - at.left - 21) : `look, ${figure(mark.drop)}`}
             </text>
           </g>
         ))}
@@ -121,9 +131,7 @@ export function Well(props: WellProps) {
               fill={chord.open ? 'var(--ink)' : 'var(--quiet)'}
               className="[font-stretch:72%]"
             >
-              {chord.name.length > (tagText(chord).length > 1 ? 6 : 8)
-                ? `${chord.name.slice(0, tagText(chord).length > 1 ? 5 : 7)}.`
-                : chord.name}
+              {cut(chord.name, width - x2 - 14 - tagWidth(chord))}
             </text>
           </g>
         ))}
@@ -132,7 +140,6 @@ export function Well(props: WellProps) {
           stroke="var(--ink)"
           strokeWidth="6"
         />
-        <path d={`M${at.left} ${hereY}H${at.right}`} stroke="var(--ink)" strokeWidth="1" strokeDasharray="1 4" />
         <text
           x={at.left - 22}
           y={hereY + 6}
@@ -180,8 +187,22 @@ const Prints = ({ letters, x, y }: PrintsProps) =>
 const tagText = (chord: Chord): string => (chord.tag === null ? '–' : String(chord.tag));
 const tagWidth = (chord: Chord): number => 19 + tagText(chord).length * 9;
 
-const shorten = (names: string[]): string =>
-  `${shortName(names[0]!)}${names.length > 1 ? `, ${names.length - 1} more` : ''}`;
+/** Width of a letter of 14 px, narrowed: bold, and not. px */
+const LETTER = { bold: 5.6, plain: 5.2 };
+/** What there is room for, px; a name cut off ends in a point. */
+const cut = (name: string, room: number, letter = LETTER.bold): string => {
+  const letters = Math.floor(room / letter);
+  return name.length > letters ? `${name.slice(0, letters - 1).trimEnd()}.` : name;
+};
+
+/** The first of them, and how many more, as short as its room wants. */
+function shorten(names: readonly string[], room: number): string {
+  const [first, more] = [shortName(names[0]!), names.length - 1];
+  const { plain } = LETTER;
+  if (more === 0) return cut(first, room, plain);
+  const whole = `${first}, ${more} more`;
+  return whole.length * plain <= room ? whole : `${cut(first, room - 4 * plain, plain)} + ${more}`;
+}
 
 function beadPlace(
   id: StationId,

@@ -74,8 +74,8 @@ export function layoutWell({
   height,
   units = 'metric',
 }: WellInput): WellLayout {
-  const left = 62;
-  const right = width - 90;
+  const left = 54;
+  const right = width - 98;
   const top = 78;
   const floor = height - 34;
   const deepest = Math.max(

@@ -14,7 +14,7 @@ const stubBox = ({ x, frameY, low }: HangStub): Box => ({ x: x - 2, y: frameY, w
 
 /**
  * Stubs whose numbers would fall on one another hang in turns higher and lower; each has its number on its right, on its left where
- * only that is free.
+ * only that is free. Which are free depends on where one begins: from whichever end less is covered.
  */
 export function hangApart(parted: HangStub[]): void {
   const sorted = [...parted].sort((a, b) => a.x - b.x);
@@ -25,12 +25,25 @@ export function hangApart(parted: HangStub[]): void {
     row = before !== undefined && p.x - before.x < NUMBER ? 1 - row : 0;
     p.low = p.frameY + (room > 76 ? 30 + row * 24 : Math.min(30, room / 2));
   });
-  const taken = sorted.map(stubBox);
-  for (const p of sorted) {
-    const over = [false, true].map((left) => overlap(numberBox(p, left), taken));
-    p.left = over[1]! < over[0]!;
+  const orders = [sorted, [...sorted].reverse()].map((order) => ({ order, covered: numberIn(order) }));
+  numberIn(orders.reduce((a, b) => (b.covered < a.covered ? b : a)).order);
+}
+
+/**
+ * Gives each its number, one after the other.
+ *
+ * @returns how much they cover, px²
+ */
+function numberIn(order: readonly HangStub[]): number {
+  const taken = order.map(stubBox);
+  let covered = 0;
+  for (const p of order) {
+    const [right, left] = [false, true].map((side) => overlap(numberBox(p, side), taken));
+    p.left = left! < right!;
+    covered += Math.min(left!, right!);
     taken.push(numberBox(p, p.left));
   }
+  return covered;
 }
 
 /** Ports that would fall on one another are moved apart along the tank. */

@@ -17,12 +17,13 @@ const FLOOR = 36;
 /** A tape, half its end, px. */
 const TAPE = 9;
 
-type Placed = Pick<HangLayout, 'frame' | 'tank' | 'lines' | 'scale' | 'y' | 'axisX'>;
+/** What is drawn above it, where it is already known. */
+type Above = Pick<HangLayout, 'frame' | 'tank' | 'lines' | 'scale' | 'y' | 'axisX'>;
 
 /** What is drawn below the tank: jack, tapes, what stands in the way and the next stop, each name where it covers nothing. */
 export function layBelow(
   { state, stop, ghost, width, height, units }: HangInput,
-  at: Placed,
+  at: Above,
 ): Pick<HangLayout, 'jack' | 'tapes' | 'blocks' | 'ghost' | 'next'> {
   const { vehicle } = state;
   const { frame, tank, lines, y, axisX } = at;

@@ -24,7 +24,7 @@ export function PlacedText({ at: { lines, x, y, anchor }, fill }: { at: Placed; 
   return (
     <text x={x} y={y} textAnchor={anchor} fill={fill} stroke="var(--sheet)" strokeWidth="4" paintOrder="stroke">
       {lines.map((line, i) => (
-        <tspan key={line} x={x} y={y + i * LINE}>
+        <tspan key={i} x={x} y={y + i * LINE}>
           {line}
         </tspan>
       ))}

@@ -1,3 +1,4 @@
+import { spread } from '../well/layout.ts';
 import { LETTER, overlap } from './names.ts';
 import type { Box, HangLayout, HangLine, HangStub } from './types.ts';
 
@@ -46,20 +47,17 @@ function numberIn(order: readonly HangStub[]): number {
   return covered;
 }
 
-/** Ports that would fall on one another are moved apart along the tank. */
+/** Ports that would fall on one another are moved apart along the tank, as far as it is long. */
 export function portPlaces(wishes: number[], tank: { x: number; width: number }): number[] {
-  const gap = 32;
-  const order = wishes.map((x, i) => ({ x, i })).sort((a, b) => a.x - b.x);
-  let last = -Infinity;
-  const out: number[] = [];
-  for (const o of order) out[o.i] = last = Math.max(o.x, last + gap);
-  const over = last - (tank.x + tank.width - 8);
-  return over > 0 ? out.map((x) => x - over) : out;
+  const [least, most] = [tank.x, tank.x + tank.width - 8];
+  return spread(wishes, { step: Math.min(32, (most - least) / Math.max(1, wishes.length - 1)), least, most });
 }
 
 /** Rows of labels, px: where the first stands under the roof, and from one to the next; with ease, and as close as they are still read. */
 const EASE = { first: 30, next: 23 };
 const CLOSE = { first: 24, next: 18 };
+/** Closer than one likes, for the lowest of drawings. */
+const TIGHT = { first: 18, next: 14 };
 
 /**
  * Labels stand in rows inside the tank, each beginning at its port. From right to left each takes the first row that is
@@ -73,7 +71,8 @@ export function placeLabels(
   said: readonly ((line: HangLine) => string)[],
 ): void {
   for (const text of said)
-    for (const rows of [EASE, CLOSE]) if (inRows(lines, tank, { text, rows }) <= tank.y + tank.height - 4) return;
+    for (const rows of text === said.at(-1) ? [EASE, CLOSE, TIGHT] : [EASE, CLOSE])
+      if (inRows(lines, tank, { text, rows }) <= tank.y + tank.height - 4) return;
 }
 
 /**

@@ -12,6 +12,19 @@ type Covered = ReturnType<typeof covers>;
 const apart = (a: Covered, b: Covered) =>
   a.left >= b.right || b.left >= a.right || a.top >= b.bottom || b.top >= a.bottom;
 
+test.each([680, 416, 358])('in a hang %d px wide each port and stub sits on the tank, apart from the next', (width) => {
+  for (const seed of seeds)
+    for (const state of [some(seed, 0), some(seed)]) {
+      const { lines, parted, tank } = hang(state, { width, height: 360 }).at;
+      for (const list of [lines.map((l) => l.port.x), parted.map((p) => p.x)]) {
+        const xs = [...list].sort((a, b) => a - b);
+        for (const x of xs) expect(x >= tank.x - 1e-6 && x <= tank.x + tank.width + 1e-6).toBe(true);
+        // A port is 12 px wide.
+        xs.slice(1).forEach((x, i) => expect(x - xs[i]!).toBeGreaterThan(12));
+      }
+    }
+});
+
 describe('what is written in the hang', () => {
   test('no number lies over another, and over no other stub where its other side is free', () => {
     let turned = 0;

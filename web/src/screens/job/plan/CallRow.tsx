@@ -17,7 +17,7 @@ export function CallRow({
     <div className="py-1">
       <div className="flex items-center gap-3">
         <div className="min-w-0 flex-1 gap-6 mid:flex mid:items-baseline">
-          <p className="narrow w-60 shrink-0 text-20">{name}</p>
+          <p className="narrow text-20 mid:w-60 mid:shrink-0">{name}</p>
           <p className="text-quiet">{text}</p>
         </div>
         {children}

@@ -27,6 +27,8 @@ export {
   FIRST_FILL,
   fuelCelsius,
   GAUGE_ERROR,
+  countsFor,
+  ignoredWitnesses,
   levelShare,
   litresInCans,
   REST,

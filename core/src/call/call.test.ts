@@ -53,7 +53,7 @@ describe('the call', () => {
     );
   });
   test('the gauge is no witness when the sender is the complaint', () => {
-    expect(opened(0.5, 'level').fuel.steps[0]!.counts).toBe(false);
+    expect(opened(0.5, 'level').fuel.steps[0]!.ignored).toMatch(/complaint/);
     expect(opened(0.5, 'level').fuel.sources).toEqual([]);
     expect(opened(0.5, 'pump').fuel.sources).toEqual(['sender']);
   });

@@ -112,7 +112,10 @@ export function schoolsFor(state: SchoolFacts): School[] {
         'slack it slowly until nothing more comes',
       ],
       order: 'key out first; battery either way',
-      cautions: [`a common rail holds hundreds of bar: ${NEVER_AT_ENGINE}`, SERVICE],
+      cautions: [
+        `${pumpOf(vehicle) === 'dieselSupply' ? 'a common rail holds hundreds of bar' : 'the injection side sprays through skin'}: ${NEVER_AT_ENGINE}`,
+        SERVICE,
+      ],
       proof: { instead: 'noSpurt', words: 'no spurt at the low-pressure joint under a rag' },
       cannot: !isElectric(pumpOf(vehicle))
         ? 'no electric pump holds pressure here'

@@ -1,8 +1,43 @@
 import { describe, expect, test } from '@jest/globals';
-import type { VehicleFile } from '../vehicle/index.ts';
+import type { PumpKind, VehicleFile } from '../vehicle/index.ts';
 import { gateTitles, judgeGate } from './index.ts';
 import { gateItems } from './items.ts';
 import { rail, start } from './testing.ts';
+
+describe('asked in the words of its fuel and its pump (common practice, no source)', () => {
+  const caution = (item: 'air' | 'pressure', fuel: VehicleFile['fuel'], pump: PumpKind) =>
+    judgeGate(start({ ...rail, fuel, fuelSystem: { pump } }).state, 1).find((one) => one.item.id === item)!.item
+      .caution;
+  const light = ['electricHigh', 'electricLow', 'mechanical', 'none', 'unknown'] as const;
+  const heavy = ['dieselSupply', 'dieselLift', 'dieselSuction', 'none', 'unknown'] as const;
+  test('only injected petrol is said to be injected, and only a pump that presses to hold', () => {
+    expect(caution('pressure', 'petrol', 'electricHigh')).toMatch(/Injected engines hold it/);
+    for (const pump of light.slice(1)) expect(caution('pressure', 'petrol', pump)).not.toMatch(/[Ii]njected/);
+    for (const pump of heavy) expect(caution('pressure', 'diesel', pump)).not.toMatch(/[Ii]njected/);
+    for (const pump of ['mechanical', 'none'] as const)
+      expect(caution('pressure', 'petrol', pump)).toMatch(/No electric pump.*cap/);
+    for (const fuel of ['petrol', 'diesel'] as const)
+      expect(caution('pressure', fuel, 'unknown')).toMatch(/counts as under pressure/);
+  });
+  test('on a diesel nothing is opened at the engine, and the air is not asked for by petrol', () => {
+    for (const pump of heavy) {
+      expect(caution('pressure', 'diesel', pump)).toMatch(/nothing is opened at the engine/);
+      expect(caution('air', 'diesel', pump)).not.toMatch(/[Pp]etrol/);
+    }
+    for (const pump of light) expect(caution('air', 'petrol', pump)).toMatch(/Vapour is heavier than air/);
+  });
+  test('each covers the eyes and defers to the service information', () => {
+    for (const [fuel, pumps] of [
+      ['petrol', light],
+      ['e85', light],
+      ['diesel', heavy],
+    ] as const)
+      for (const pump of pumps) {
+        expect(caution('pressure', fuel, pump)).toMatch(/eyes covered.*service information/);
+        expect(caution('air', fuel, pump)).toMatch(/service information/);
+      }
+  });
+});
 
 describe('asked in the words of what carries it', () => {
   const jack = (file: VehicleFile) => judgeGate(start(file).state, 2).find(({ item }) => item.id === 'jack')!.item;

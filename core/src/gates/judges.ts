@@ -1,7 +1,7 @@
 import { commonPractice, computed } from '../basis/index.ts';
 import { judgeHandling, kilogramsOf, tankMass } from '../handling/index.ts';
 import { judgePressure, judgeSchool } from '../depressurise/index.ts';
-import { witnessWord, fuelCelsius } from '../tank/index.ts';
+import { countsFor, fuelCelsius, ignoredWitnesses, witnessWord } from '../tank/index.ts';
 import { TO_PUSH } from '../proof/index.ts';
 import type { Verdict } from '../verdict/index.ts';
 import { portDrop } from '../hang/index.ts';
@@ -15,35 +15,37 @@ import type { GateFactsToJudge } from './facts.ts';
 
 /** Do two sources agree about the litres? @example judgeWitnesses(state).outcome // 'unknown' with one source */
 export function judgeWitnesses(state: GateFactsToJudge): Verdict {
-  const { sources, contradictions, aboard } = state.fuel;
+  const { sources, contradictions, aboard, steps } = state.fuel;
   const figure = [litres(aboard.lo, aboard.hi)];
-  const told = state.fuel.steps.map((step) => witnessWord[step.kind]);
+  const agreeing = steps.filter((step) => countsFor(step) && step.agrees);
+  const told = [...new Set(agreeing.map((step) => witnessWord[step.kind]))].join(', ');
+  const others = [
+    ...contradictions.map((text) => ({ text, basis: computed('ranges without a common part') })),
+    ...ignoredWitnesses(steps).map((text) => ({ text, basis: commonPractice })),
+  ];
   if (sources.length < 2)
     return {
       outcome: 'bad',
       reasons: [
         {
-          text: `${sources.length === 0 ? 'no witness' : `only ${told.join(', ')}`}; two that do not share a source are needed`,
+          text: `${sources.length === 0 ? 'no witness' : `only ${told}`}; two that do not share a source are needed`,
           figure,
           limit: '2 witnesses',
           basis: commonPractice,
         },
+        ...others,
       ],
-      next: ['dip it, see the level, weigh it, or open the plug and find it dry'],
-    };
-  const reasons = [
-    { text: `${[...new Set(told)].join(', ')}`, figure, basis: computed('common part of the witnesses') },
-  ];
-  if (contradictions.length > 0)
-    return {
-      outcome: 'doubtful',
-      reasons: [
-        ...reasons,
-        ...contradictions.map((text) => ({ text, basis: computed('ranges without a common part') })),
+      next: [
+        steps.some((step) => step.kind === 'plugDry')
+          ? 'dip it, see the level, or weigh it'
+          : 'dip it, see the level, weigh it, or open the plug and find it dry',
       ],
-      next: ['look a third way'],
     };
-  return { outcome: 'good', reasons, next: [] };
+  return {
+    outcome: contradictions.length > 0 ? 'doubtful' : 'good',
+    reasons: [{ text: told, figure, basis: computed('common part of the witnesses') }, ...others],
+    next: contradictions.length > 0 ? ['look a third way'] : [],
+  };
 }
 
 /**

@@ -1,3 +1,5 @@
+import { pressureCaution } from '../depressurise/index.ts';
+import { countsFor } from '../tank/index.ts';
 import { byJack, carriedBy, type VehicleFile } from '../vehicle/index.ts';
 import { service, yesNo, type GateItem } from './item.ts';
 import { judgeMass, judgePressureOut, judgeWitnesses } from './judges.ts';
@@ -34,7 +36,7 @@ export const beforeOpening: GateItem[] = [
     id: 'air',
     short: 'air',
     question: 'Is the air moving?',
-    caution: `Doors open or extraction on. Petrol vapour is heavier than air and gathers in pits. ${service}`,
+    caution: `Doors open or extraction on. Vapour is heavier than air and gathers in pits. ${service}`,
     answers: yesNo('Air is moving', 'Not yet', 'open the doors or switch extraction on'),
   },
   {
@@ -49,7 +51,8 @@ export const beforeOpening: GateItem[] = [
     id: 'pressure',
     short: 'pressure',
     question: 'Is the pressure out?',
-    caution: `Injected engines hold it for hours. Hose into the can, rag over the joint, eyes covered. ${service}`,
+    caution: `It counts as there until it is read. Eyes covered. ${service}`,
+    by: ({ vehicle }) => ({ caution: `${pressureCaution(vehicle)} ${service}` }),
     answers: [],
     judge: judgePressureOut,
     rests: ({ pressure }) => (pressure ? [pressure.id] : []),
@@ -88,7 +91,7 @@ export const beforeSupports: GateItem[] = [
     caution: 'Tanks called empty have held a quarter. Gauge and scan tool are one witness: they read one sender.',
     answers: [],
     judge: judgeWitnesses,
-    rests: ({ fuel }) => fuel.steps.filter((s) => s.counts && s.agrees).map((s) => s.id),
+    rests: ({ fuel }) => fuel.steps.filter((s) => countsFor(s) && s.agrees).map((s) => s.id),
   },
   {
     id: 'mass',
@@ -101,7 +104,7 @@ export const beforeSupports: GateItem[] = [
         : { caution: 'A part-full tank is outside every lifting method. It is carried dry, or not by hand.' },
     answers: [],
     judge: judgeMass,
-    rests: ({ fuel }) => fuel.steps.filter((s) => s.counts && s.agrees).map((s) => s.id),
+    rests: ({ fuel }) => fuel.steps.filter((s) => countsFor(s) && s.agrees).map((s) => s.id),
   },
   {
     id: 'jack',

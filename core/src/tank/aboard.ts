@@ -24,8 +24,15 @@ export interface Witness {
 export interface FuelAboard {
   /** Litres aboard now. */
   aboard: Estimate;
-  /** How the range narrowed, witness by witness, each carried to now. */
-  steps: { id: string; kind: WitnessKind; said: Estimate; together: Estimate; agrees: boolean; counts: boolean }[];
+  /** How the range narrowed, witness by witness, each carried to now; why one does not count, null where it does. */
+  steps: {
+    id: string;
+    kind: WitnessKind;
+    said: Estimate;
+    together: Estimate;
+    agrees: boolean;
+    ignored: string | null;
+  }[];
   /** Sources that agree; two are needed before the supports come off. */
   sources: string[];
   /** Pairs that contradict each other, in words. */
@@ -35,12 +42,11 @@ export interface FuelAboard {
 /**
  * Litres aboard from all witnesses together, each carried to now by what was counted out and in since. Of those that
  * cannot all be true the ones count that most sources stand behind, and where they are as many, the newest: a pump that
- * ran dry does not outvote a scale and a gauge, a plug that is dry does outvote a needle. The others are named.
+ * ran dry does not outvote a scale and a gauge, a plug that is dry does outvote a needle. The others are named. A plug or a
+ * pick-up from which nothing came at all tells nothing: empty or blocked, nobody knows which.
  *
  * @param out litres counted into containers so far
  * @param filled litres put in so far
- * A plug or a pick-up from which nothing came at all tells nothing: empty or blocked, nobody knows which.
- *
  * @param senderSuspect the sender is the complaint: what reads it is shown and does not count
  * @param plugSilent nothing came of the plug when it was opened
  * @example fuelAboard(rail, { witnesses: [half], out: 20, filled: 0 }).aboard // what half a gauge means after 20 L came out
@@ -67,17 +73,19 @@ export function fuelAboard(
     id: witness.id,
     kind: witness.kind,
     said: clamp(carried(witness, out, filled), 0, capacity.hi),
-    counts:
-      !(senderSuspect && witnessSource[witness.kind] === 'sender') &&
-      !(plugSilent && witness.kind === 'plugDry') &&
-      !isNothing(witness),
+    ignored:
+      senderSuspect && witnessSource[witness.kind] === 'sender'
+        ? 'it reads the sender that is the complaint'
+        : (plugSilent && witness.kind === 'plugDry') || isNothing(witness)
+          ? 'nothing came of it: empty or blocked, nobody knows which'
+          : null,
   }));
-  const counting = told.filter((w) => w.counts);
+  const counting = told.filter(countsFor);
   const believed = mostBelieved(counting);
   const steps = told.map((w, i) => ({
     ...w,
-    together: common(mostBelieved(told.slice(0, i + 1).filter((x) => x.counts)), everything),
-    agrees: !w.counts || believed.includes(w),
+    together: common(mostBelieved(told.slice(0, i + 1).filter(countsFor)), everything),
+    agrees: !countsFor(w) || believed.includes(w),
   }));
   const contradictions = counting
     .filter((w) => !believed.includes(w))
@@ -104,8 +112,20 @@ interface Told {
   id: string;
   kind: WitnessKind;
   said: Estimate;
-  counts: boolean;
+  ignored: string | null;
 }
+
+/** Does it say anything of what is aboard? @example state.fuel.steps.filter(countsFor) */
+export const countsFor = ({ ignored }: Pick<Told, 'ignored'>): boolean => ignored === null;
+
+/**
+ * Those that do not count, each once with its reason: none is dropped in silence.
+ *
+ * @example ignoredWitnesses(state.fuel.steps) // ['gauge: it reads the sender that is the complaint']
+ */
+export const ignoredWitnesses = (steps: FuelAboard['steps']): string[] => [
+  ...new Set(steps.flatMap(({ kind, ignored }) => (ignored === null ? [] : [`${witnessWord[kind]}: ${ignored}`]))),
+];
 
 /**
  * The largest set that can be true together: ranges that share a point share it at the low end of one of them. Most

@@ -29,6 +29,29 @@ describe('nothing came is unknown (common practice, no source)', () => {
     expect(job.state.fuel.aboard).toMatchObject({ lo: 0, hi: 130 });
     expect(witnesses(job.state).outcome).toBe('bad');
   });
+  test('it is said of each that does not count, and why; nobody is sent to do what was done', () => {
+    const job = open('level');
+    job.log('answer', { question: 'drain plug', value: 'silent' });
+    job.log('fuelWitness', { witness: 'plugDry' });
+    const silent = () => {
+      const { reasons, next } = witnesses(job.state);
+      return [...reasons.map((r) => inWords(r.text)), ...next.map((text) => inWords(text))].join('; ');
+    };
+    expect(silent()).toMatch(/plug open and dry: nothing came of it.*nobody knows which/);
+    // Half on the gauge at the beginning: the sender is what is complained of.
+    expect(silent()).toMatch(/gauge: .*the complaint/);
+    expect(silent()).not.toMatch(/or open the plug/);
+    job.log('fuelWitness', { witness: 'dip', reading: 40 });
+    // Not named beside the one that counts as if it were another.
+    expect(silent()).toMatch(/^only dipped; two/);
+    expect(silent()).toMatch(/plug open and dry: nothing came of it/);
+    // Two that cannot both be true are not two.
+    job.log('fuelWitness', { witness: 'weight', reading: 90 });
+    expect(silent()).toMatch(/^only weighed; two.*dipped and weighed do not agree/);
+    job.log('fuelWitness', { witness: 'dip', reading: 210 });
+    expect(silent()).toMatch(/^weighed, dipped;/);
+    expect(silent()).toMatch(/plug open and dry: nothing came of it/);
+  });
   test('it stays so on that outlet, whatever came out elsewhere', () => {
     const job = open();
     job.log('answer', { question: 'drain plug', value: 'silent' });

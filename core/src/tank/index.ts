@@ -1,4 +1,4 @@
-export { type FuelAboard, type Witness } from './aboard.ts';
+export { countsFor, ignoredWitnesses, type FuelAboard, type Witness } from './aboard.ts';
 export { BURST, burstClock, burstLitres, OWN_PUMP_FLOW, REST } from './bursts.ts';
 export { fuelCelsius, safeFillToday } from './day.ts';
 export { FIRST_FILL } from './fill.ts';

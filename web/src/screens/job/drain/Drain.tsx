@@ -1,5 +1,7 @@
 import {
   byJack,
+  countsFor,
+  ignoredWitnesses,
   kilogramsOf,
   answerTo,
   drained,
@@ -18,6 +20,7 @@ import {
 import { ErrorBoundary } from 'react-error-boundary';
 import { lazy, Suspense, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
+import { Shape } from '../../../look/Shapes.tsx';
 import { useJob } from '../../../log/useJob.ts';
 import { charts } from '../charts.ts';
 import { useShop } from '../../../net/queries.ts';
@@ -72,6 +75,12 @@ export default function Drain() {
         {contradictions.map((text) => (
           <p key={text} className="pt-3 font-semibold text-halt">
             {text}.
+          </p>
+        ))}
+        {ignoredWitnesses(state.fuel.steps).map((text) => (
+          <p key={text} className="flex items-start gap-2 pt-3">
+            <Shape outcome="unknown" size={24} />
+            <span>{text}. It does not count.</span>
           </p>
         ))}
         {state.fuel.steps.length > 0 && (
@@ -140,7 +149,7 @@ function Running() {
     wanted === 0
       ? 'nothing need come out'
       : `cans to have ready: ${plan.cans.map((c) => c.capacity).join(' + ')} L${plan.over > 0.5 ? `, and room for ${words([litres(Math.ceil(plan.over))])} more` : ''}`;
-  const counted = steps.filter((s) => s.counts).length;
+  const counted = steps.filter(countsFor).length;
   const sample = answerTo(state, SAMPLE);
   const judged = sample ? judgeSample(sample, state.vehicle.fuel) : null;
   const rows: [string, string][] = [

@@ -19,7 +19,11 @@ export default function WitnessChart({ steps, aboard }: { steps: FuelAboard['ste
         datasets: [
           {
             data: [...steps.map((s) => bar(s.said)), bar(aboard)],
-            backgroundColor: [...steps.map((s) => (s.agrees ? quiet : halt)), work],
+            // Hollow: it is said, and counts for nothing.
+            backgroundColor: [...steps.map((s) => (s.ignored ? 'transparent' : s.agrees ? quiet : halt)), work],
+            borderColor: [...steps.map((s) => (s.ignored ? quiet : 'transparent')), 'transparent'],
+            borderWidth: 2,
+            borderSkipped: false,
             barPercentage: 0.7,
             categoryPercentage: 0.8,
           },
@@ -44,7 +48,10 @@ export default function WitnessChart({ steps, aboard }: { steps: FuelAboard['ste
   }, [steps, aboard, ink, quiet, work, halt, rule]);
   const canvas = useChart(config);
   const all = steps
-    .map((s) => `${witnessWord[s.kind]} ${words([rounded(litres, s.said, 1)])}${s.agrees ? '' : ', does not agree'}`)
+    .map(
+      (s) =>
+        `${witnessWord[s.kind]} ${words([rounded(litres, s.said, 1)])}${s.ignored ? ', does not count' : s.agrees ? '' : ', does not agree'}`,
+    )
     .join('; ');
   return (
     <div className="relative mt-5" style={{ height: 64 + (steps.length + 1) * 42 }}>

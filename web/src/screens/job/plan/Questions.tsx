@@ -57,13 +57,7 @@ export function Questions({ questions }: { questions: readonly CallQuestion[] })
           <li key={step.id} className="flex justify-between gap-3 py-2">
             <span>
               {witnessWord[step.kind]}
-              {!step.counts && (
-                <span className="text-quiet">
-                  {['gauge', 'scan', 'ohms'].includes(step.kind)
-                    ? ': the sender is the complaint, it does not count'
-                    : ': nothing came, it tells nothing'}
-                </span>
-              )}
+              {step.ignored && <span className="text-quiet">, does not count: {step.ignored}</span>}
             </span>
             <span className="reading shrink-0">{words([litres(step.said.lo, step.said.hi)])}</span>
           </li>

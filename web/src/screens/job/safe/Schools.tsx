@@ -14,6 +14,7 @@ import {
 import { useState } from 'react';
 import { useJob } from '../../../log/useJob.ts';
 import { Shape } from '../../../look/Shapes.tsx';
+import { capital } from '../../../ui/capital.ts';
 import { Choice } from '../../../ui/Choice.tsx';
 import { Sheet } from '../../../ui/Sheet.tsx';
 
@@ -44,7 +45,7 @@ export function Schools() {
             ))}
           </ol>
           <p className="text-quiet">
-            {chosen.order}. {chosen.cautions[0]}. What counts: {chosen.proof.words}.
+            {capital(chosen.order)}. {capital(chosen.cautions[0]!)}. What counts: {chosen.proof.words}.
           </p>
         </>
       ) : (

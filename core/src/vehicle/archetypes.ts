@@ -40,7 +40,7 @@ interface FirstSight {
  * seen from below. Only petrol that is injected says what pumps it; for everything else the pump is asked for.
  *
  * @throws InputError for a mounting that there is not
- * @example fileFromSight({ mounting: 'rail', fuel: 'petrol', feed: 'injected', material: 'plastic', name: 'On the lift' })
+ * @example fileFromSight({ mounting: 'rail', fuel: 'petrol', feed: 'injected', material: 'plastic', name: 'Vehicle outside' })
  */
 export function fileFromSight(sight: FirstSight): VehicleFile {
   const hung = sight.mounting === 'floor' && sight.bolts === 'below';

@@ -66,13 +66,13 @@ describe('archetypes', () => {
       fuel: 'diesel',
       feed: 'carburettor',
       material: 'steel',
-      name: 'On the lift',
+      name: 'Vehicle outside',
     } as const;
     expect(fileFromSight(sight)).toMatchObject({
       fuel: 'diesel',
       // Nobody said: it is asked for, and counts as under pressure until then.
       fuelSystem: { pump: 'unknown' },
-      name: 'On the lift',
+      name: 'Vehicle outside',
       basis: 'typical',
     });
     expect(fileFromSight(sight).tank.material).toBe('steel');

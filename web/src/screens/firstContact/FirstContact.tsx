@@ -50,6 +50,7 @@ export default function FirstContact() {
   const free = (jobs.data && shop.data?.bays.findIndex((_, i) => !taken.has(i + 1))) ?? -1;
   const bay = asked ?? (free >= 0 ? free + 1 : null);
   const place = bay ? `bay ${bay}` : 'outside';
+  const name = known?.name ?? `Vehicle ${bay ? 'in ' : ''}${place}`;
   const shell = material ?? (mounting === 'crosswise' ? 'steel' : 'plastic');
   const file =
     known ??
@@ -60,7 +61,7 @@ export default function FirstContact() {
           feed: fuel === 'diesel' ? null : feed,
           bolts,
           material: shell,
-          name: `On the lift, ${place}`,
+          name,
         })
       : null);
   const needsGauge = gauge === null && !lies && complaint !== 'level';
@@ -77,7 +78,6 @@ export default function FirstContact() {
   const begin = async () => {
     if (!file || !complaint) return;
     const jobId = newId();
-    const name = known ? known.name : `On the lift, ${place}`;
     await jobStore(jobId).append(me?.id ?? '', 'opened', {
       name,
       complaint,

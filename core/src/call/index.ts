@@ -6,14 +6,7 @@ import type { JobState } from '../job/index.ts';
 import { stopsInWords, type Ahead } from '../foresight/index.ts';
 import { inWords, kilograms, litres, say, type Sentence } from '../quantity/index.ts';
 import { couldStop, type CouldStop } from '../needed/index.ts';
-import {
-  countsFor,
-  fuelCelsius,
-  type FuelAboard,
-  ignoredWitnesses,
-  safeFillToday,
-  witnessWord,
-} from '../tank/index.ts';
+import { countsFor, fuelCelsius, ignoredWitnesses, safeFillToday, witnessWord } from '../tank/index.ts';
 import { AROUND, breakEven, lowerMinutes, waysIn, type WayIn } from '../waysIn/index.ts';
 import { byJack, supportWords, travelWords, type VehicleFile } from '../vehicle/index.ts';
 import { complaintOf, type ComplaintKind } from './complaints.ts';
@@ -100,7 +93,7 @@ export function makeCall(
     soak: weak[0] ? { what: supportWords(vehicle, weak[0].id).fasteners, minutes: 20 } : null,
     why: {
       mass: say`empty tank ${kilograms(empty.lo, empty.hi)}, ${vehicle.fuel} ${litres(aboard.lo, aboard.hi)}; one may take ${kilograms(shop.alone)}${two === null ? ' lying under it, two have no figure' : say` off a jack, two ${kilograms(two)}`}, by shop rule`,
-      takeOut: say`what has to come out until the tank weighs ${kilograms(shop.alone)} at its heavy end; ${forTwo ? say`for two, ${litres(forTwo.lo, forTwo.hi)} out are enough; ` : ''}${witnessesTold(state.fuel.steps)}`,
+      takeOut: say`what has to come out until the tank weighs ${kilograms(shop.alone)} at its heavy end; ${forTwo ? say`for two, ${litres(forTwo.lo, forTwo.hi)} out are enough; ` : ''}${witnessesTold(state)}`,
       minutes: `${stopsInWords(lower.down.stops, lower.down.open)} stops on the ${way.wayOff}, every joint made singly on the ${way.wayBack}, ${AROUND.typ} min for gates, draining and proving; bench work comes on top`,
       test: test.why,
       couldStop:
@@ -111,11 +104,11 @@ export function makeCall(
 }
 
 /** By whom the litres are known, and who does not count. */
-function witnessesTold(steps: FuelAboard['steps']): string {
-  const counted = steps.filter(countsFor).map((step) => witnessWord[step.kind]);
+function witnessesTold(state: JobState): string {
+  const counted = state.fuel.steps.filter(countsFor).map((step) => witnessWord[step.kind]);
   return [
     counted.length === 0 ? 'no witness yet, so anything up to a full tank' : `witnesses: ${counted.join(', ')}`,
-    ...ignoredWitnesses(steps).map((text) => `not counted, ${text}`),
+    ...ignoredWitnesses(state).map((text) => `not counted, ${text}`),
   ].join('; ');
 }
 

@@ -21,7 +21,7 @@ export function judgeWitnesses(state: GateFactsToJudge): Verdict {
   const told = [...new Set(agreeing.map((step) => witnessWord[step.kind]))].join(', ');
   const others = [
     ...contradictions.map((text) => ({ text, basis: computed('ranges without a common part') })),
-    ...ignoredWitnesses(steps).map((text) => ({ text, basis: commonPractice })),
+    ...ignoredWitnesses(state).map((text) => ({ text, basis: commonPractice })),
   ];
   if (sources.length < 2)
     return {

@@ -5,7 +5,7 @@ import { exactly } from '../estimate/index.ts';
 import { lineOf, obstructionOf, splitKey, UNIT } from '../vehicle/index.ts';
 import { CreptBody, InspectedBody, MovedBody, PulledBody, StopDoneBody, SurpriseBody } from './bodies.ts';
 import { slackOf } from './model.ts';
-import { feel, learnSlack, type HangFacts } from './slack.ts';
+import { feel, learnSlack, measuredAnew, type HangFacts } from './slack.ts';
 import { moveTo, pullOf, standingPulls } from './slice.ts';
 import { anyPose, anyStop } from './testing.ts';
 import type { HangSlice } from './types.ts';
@@ -100,6 +100,7 @@ export const surprise = defineKind<'surprise', SurpriseBody, HangSlice, HangFact
     const line = kind === 'line' ? lineOf(vehicle, id) : undefined;
     if (what === 'freed') {
       if (!line) return;
+      measuredAnew(own, id);
       const known = slackOf(own, id);
       const lo = (own.taut[id] ?? known.lo) + (more ?? 0);
       learnSlack(own, {
@@ -114,6 +115,7 @@ export const surprise = defineKind<'surprise', SurpriseBody, HangSlice, HangFact
     const at = lets ?? deepest(own.pose);
     if (line) {
       if (lets !== undefined) feel(own, { id, mm: lets, facts });
+      measuredAnew(own, id);
       learnSlack(own, { line: id, next: exactly(at), id: moment.id });
       own.eyed[id] = 'felt';
       own.taut[id] = at;

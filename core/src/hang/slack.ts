@@ -7,7 +7,7 @@ import type { LedgerSlice } from '../ledger/index.ts';
 import type { OrderSlice } from '../order/index.ts';
 import { keyOf, lineOf, type Connection, type VehicleSlice } from '../vehicle/index.ts';
 import { FIST, NEARLY } from './margins.ts';
-import type { HangSlice } from './types.ts';
+import type { Contradiction, HangSlice } from './types.ts';
 
 /** What the hanging tank reads beside its own. */
 export type HangFacts = VehicleSlice & LedgerSlice & OrderSlice & Pick<KernelState, 'twoDevices'>;
@@ -21,6 +21,18 @@ export function learnSlack(own: Own, { line, next, id }: { line: string; next: E
   if (!was || (was.lo === next.lo && was.typ === next.typ && was.hi === next.hi)) return;
   own.slackBefore.push({ line, id, was });
   own.slack[line] = next;
+}
+
+/** What was felt or measured of a line does not hold with what it showed: said until it is measured again. */
+export function contradict(own: Own, tell: Tell, contradiction: Contradiction): void {
+  measuredAnew(own, contradiction.line);
+  own.contradicted.push(castDraft(contradiction));
+  tell('flagged', { text: contradiction.words });
+}
+
+/** Measured, off, or another length by now: what was said of it before is answered. */
+export function measuredAnew(own: Own, line: string): void {
+  own.contradicted = own.contradicted.filter((one) => one.line !== line);
 }
 
 /** A slack somebody felt or measured; with a clip off it is not the slack of the file any more. */
@@ -57,8 +69,10 @@ export function seenAt(
   const most = here + play + eye;
   if (how === 'felt') {
     if (most >= known.lo) return;
-    tell('flagged', {
-      text: say`${line.name} was measured at ${mm(known.lo)} and looks shorter at ${mm(here)}: measure it again`,
+    contradict(own, tell, {
+      id: moment.id,
+      line: line.id,
+      words: say`${line.name} was measured at ${mm(known.lo)} and looks shorter at ${mm(here)}: measure it again`,
     });
   } else if (how === undefined && most < known.lo) {
     const words = say`${line.name} looks ${play === 0 ? 'tight' : 'nearly tight'} at ${mm(here)}, its file says ${mm(known.lo)} at least: perhaps the file of another variant`;
@@ -90,6 +104,7 @@ export function slackSaid(slack: Estimate, value: unknown): Estimate | null {
 /** What entries in dispute taught of a slack counts no more: the shorter end of before and now, the longer of both. */
 export function forget(own: Own, entries: readonly string[], id: string): void {
   const seen = new Set<string>();
+  own.contradicted = own.contradicted.filter((one) => !entries.includes(one.id));
   for (const { line, id: cause, was } of [...own.slackBefore]) {
     const now = own.slack[line];
     if (!entries.includes(cause) || seen.has(line) || !now) continue;

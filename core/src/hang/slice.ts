@@ -18,7 +18,18 @@ import { goalOf } from './goal.ts';
 import { CREEP } from './margins.ts';
 import { attached, isOn, portDrop, slackFreed, slackOf } from './model.ts';
 import { FILE_FITS, GOAL } from './questions.ts';
-import { atLeast, feel, forget, learnSlack, seenAt, slackSaid, type HangFacts, type Own } from './slack.ts';
+import {
+  atLeast,
+  contradict,
+  feel,
+  forget,
+  learnSlack,
+  measuredAnew,
+  seenAt,
+  slackSaid,
+  type HangFacts,
+  type Own,
+} from './slack.ts';
 import type { HangSlice, Pull } from './types.ts';
 
 /**
@@ -75,8 +86,10 @@ export function moveTo(
         id: moment.id,
       });
       delete own.taut[line.id];
-      tell('flagged', {
-        text: say`${line.name} let ${mm(least)} without coming taut, and was measured at ${mm(limit)}: measure it again`,
+      contradict(own, tell, {
+        id: moment.id,
+        line: line.id,
+        words: say`${line.name} let ${mm(least)} without coming taut, and was measured at ${mm(limit)}: measure it again`,
       });
       continue;
     }
@@ -138,6 +151,7 @@ const start = (vehicle: VehicleFile): HangSlice => ({
   slackBefore: [],
   eyed: {},
   doubts: [],
+  contradicted: [],
   looked: false,
   felt: [],
   taut: {},
@@ -155,7 +169,10 @@ export const hangSlice = defineSlice<HangSlice, HangFacts>({
     cameOff: (own, { key }, { moment, facts: { vehicle } }) => {
       delete own.notDone[key];
       const { kind, id } = splitKey(key);
-      if (kind === 'line') delete own.taut[id];
+      if (kind === 'line') {
+        delete own.taut[id];
+        measuredAnew(own, id);
+      }
       const owner = kind === 'clip' ? clipOwner(vehicle, id) : undefined;
       const clip = owner?.clips.find((c) => c.id === id);
       if (!owner || !clip) return;
@@ -167,6 +184,7 @@ export const hangSlice = defineSlice<HangSlice, HangFacts>({
       // With its clip off it is another length than the one that was felt or seen.
       delete own.eyed[owner.id];
       delete own.taut[owner.id];
+      measuredAnew(own, owner.id);
     },
     looked: (own, seen, { moment, tell, facts }) => {
       if (seen.asked && !isHome(own.pose)) own.looked = true;
@@ -181,6 +199,7 @@ export const hangSlice = defineSlice<HangSlice, HangFacts>({
       if (!line || !isOn(facts, id)) return;
       const here = Math.round(portDrop(facts, own.pose, line));
       feel(own, { id, mm: here, facts });
+      measuredAnew(own, id);
       learnSlack(own, { line: id, next: exactly(here), id: moment.id });
       own.eyed[id] = 'felt';
       own.taut[id] = here;
@@ -198,6 +217,7 @@ export const hangSlice = defineSlice<HangSlice, HangFacts>({
       if (typeof value === 'number') {
         feel(own, { id: of, mm: value, facts });
         own.eyed[of] = 'felt';
+        measuredAnew(own, of);
       }
       const next = slackSaid(slack, value);
       if (next) learnSlack(own, { line: of, next, id: moment.id });

@@ -53,6 +53,16 @@ export interface Doubt {
   words: Sentence;
 }
 
+/** What was felt or measured of a line and what it showed since cannot both be true: it is measured again. */
+export interface Contradiction {
+  /** Id of the entry. */
+  id: string;
+  /** Id of the line. */
+  line: string;
+  /** In words. */
+  words: Sentence;
+}
+
 /** How the tank hangs and what is known of what holds it. */
 export interface HangSlice {
   /** Where it hangs; while two devices disagree the deeper of what each says. */
@@ -75,6 +85,8 @@ export interface HangSlice {
   eyed: Readonly<Record<string, 'felt' | 'seen'>>;
   /** Where the eye contradicted the file: figures of that basis count so much less until somebody says which is right. */
   doubts: readonly Doubt[];
+  /** Lines to be measured again: until then, or until they are off. */
+  contradicted: readonly Contradiction[];
   /** Did somebody look from a stop below home since it last was home? */
   looked: boolean;
   /** What a line was felt or measured to let with its clips on, newest last, mm: what the file can learn. */

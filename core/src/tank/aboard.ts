@@ -119,15 +119,6 @@ interface Told {
 export const countsFor = ({ ignored }: Pick<Told, 'ignored'>): boolean => ignored === null;
 
 /**
- * Those that do not count, each once with its reason: none is dropped in silence.
- *
- * @example ignoredWitnesses(state.fuel.steps) // ['gauge: it reads the sender that is the complaint']
- */
-export const ignoredWitnesses = (steps: FuelAboard['steps']): string[] => [
-  ...new Set(steps.flatMap(({ kind, ignored }) => (ignored === null ? [] : [`${witnessWord[kind]}: ${ignored}`]))),
-];
-
-/**
  * The largest set that can be true together: ranges that share a point share it at the low end of one of them. Most
  * sources first, then the set with the newest witness, then the most witnesses.
  */

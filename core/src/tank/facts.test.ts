@@ -1,6 +1,7 @@
 import { type Bodies, type EntryKind, foldJob, type JobState, logWriter, owed, refusalOf } from '../job/index.ts';
 import { archetypes } from '../vehicle/index.ts';
 import { usualArchetypes } from '../vehicle/testing.ts';
+import { ignoredWitnesses } from './index.ts';
 import { judgeGate } from '../gates/index.ts';
 import { inWords } from '../quantity/index.ts';
 
@@ -77,6 +78,21 @@ describe('a guess never stops a fact', () => {
     expect(job.state.witnesses.some((w) => w.kind === 'dip')).toBe(true);
     expect(job.state.vehicle.tank.shape.height).toBe(320);
     expect(job.state.flags.map((f) => inWords(f.text)).join()).toMatch(/wet to 320 mm.*280 mm.*\?/);
+    // Asked until somebody tells its shape.
+    expect(inWords(job.state.asked!.text)).toMatch(/what is its shape\?/);
+    job.log('tankShape', { shape: { kind: 'box', length: 900, width: 300, height: 330 }, litres: 80 });
+    expect(job.state.asked).toBeNull();
+    expect(job.state.flags).toHaveLength(1);
+  });
+  test('a reading that cannot be is said not to count, and so is one that the true shape makes impossible', () => {
+    const job = open('pump', { ...rail, basis: 'measured' as const });
+    job.log('fuelWitness', { witness: 'dip', reading: 1600 });
+    expect(ignoredWitnesses(job.state)).toEqual([expect.stringMatching(/^dipped: .*expected/)]);
+    const shaped = open('pump', rail);
+    shaped.log('fuelWitness', { witness: 'dip', reading: 250 });
+    expect(ignoredWitnesses(shaped.state)).toEqual([]);
+    shaped.log('tankShape', { shape: { kind: 'box', length: 900, width: 300, height: 200 }, litres: 54 });
+    expect(ignoredWitnesses(shaped.state)).toEqual([expect.stringMatching(/^dipped: .*expected/)]);
   });
   test('litres above the guessed capacity too: since empty, or counted out', () => {
     const since = open('pump', rail);

@@ -15,7 +15,9 @@ import { measured } from '../basis/index.ts';
 import { defineKind } from '../kernel/index.ts';
 import type { TankShape } from '../shape/index.ts';
 import { checkTank, type VehicleSlice } from '../vehicle/index.ts';
-import { litresIn, litresOut, pastGuess, witness, type FuelFacts, type FuelSlice } from './slice.ts';
+import { litresIn, litresOut } from './counted.ts';
+import { pastGuess, witness } from './told.ts';
+import type { FuelFacts, FuelSlice } from './types.ts';
 import { witnessSource, witnessWord, type WitnessKind } from './witness.ts';
 
 /** What is expected where nothing of the kind was given. */
@@ -96,9 +98,8 @@ export const fuelWitness = defineKind<'fuelWitness', FuelWitnessBody, FuelSlice,
   version: 1,
   Body: FuelWitnessBody,
   apply: (own, body, { moment, tell, facts }) => {
-    const wrong = witness(own, moment, { kind: body.witness, reading: body.reading ?? null, tell, facts });
-    if (wrong) tell('flagged', { text: `not counted as a witness: ${wrong}` });
-    else tell('fuelChanged', { in: false });
+    if (witness(own, moment, { kind: body.witness, reading: body.reading ?? null, tell, facts }))
+      tell('fuelChanged', { in: false });
   },
   touches: (_body, id) => ({ reads: ['fuel'], writes: [`witness:${id}`] }),
   words: (body) => `witness: ${witnessWord[body.witness]}`,
@@ -122,7 +123,7 @@ export const container = defineKind<'container', ContainerBody, FuelSlice, FuelF
   Body: ContainerBody,
   apply: (own, body, { moment: { id, by, at }, tell, facts: { vehicle } }) => {
     own.pours.push({ ...body, id, by, at });
-    pastGuess({ vehicle, least: { litres: litresOut(own) - litresIn(own) }, tell });
+    pastGuess(own, { vehicle, least: { litres: litresOut(own) - litresIn(own) }, id, tell });
     tell('fuelChanged', { in: false });
   },
   touches: () => ({ reads: [], writes: ['fuel'] }),

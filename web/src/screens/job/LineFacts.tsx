@@ -1,5 +1,6 @@
 import {
   basisInWords,
+  bindings,
   estimateOf,
   nameOf,
   OPEN_REACH,
@@ -13,6 +14,7 @@ import { useState } from 'react';
 import { useJob } from '../../log/useJob.ts';
 import { Sheet } from '../../ui/Sheet.tsx';
 import { CutSheet } from './CutSheet.tsx';
+import { Measured } from './Measured.tsx';
 import { PhotoButton, Photos } from './Photos.tsx';
 import { Words } from '../../ui/Words.tsx';
 
@@ -69,6 +71,7 @@ export function LineSheet({ about, onClose }: { about: string | null; onClose: (
   const { state } = useJob();
   const [cutting, setCutting] = useState(false);
   const name = about === null ? '' : nameOf(state, about);
+  const holds = !state.out && !state.signed && bindings(state).some(({ key }) => key === about);
   return (
     <Sheet open={about !== null} onClose={onClose} title={name}>
       {about && (
@@ -76,6 +79,7 @@ export function LineSheet({ about, onClose }: { about: string | null; onClose: (
           <LineFacts about={about} />
           <Photos about={about} />
           <div className="grid gap-3 pt-3">
+            {holds && <Measured key={about} about={about} onKept={onClose} />}
             <PhotoButton about={about} name={name} words />
             {!state.out && (
               <button type="button" className="btn" data-action="must-cut" onClick={() => setCutting(true)}>

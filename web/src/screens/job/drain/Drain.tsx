@@ -25,6 +25,7 @@ import { useJob } from '../../../log/useJob.ts';
 import { charts } from '../charts.ts';
 import { useShop } from '../../../net/queries.ts';
 import { Band } from '../../../ui/Band.tsx';
+import { capital } from '../../../ui/capital.ts';
 import { Choice } from '../../../ui/Choice.tsx';
 import { GateRail } from '../GateRail.tsx';
 import { JackCheck } from '../safe/JackCheck.tsx';
@@ -77,10 +78,10 @@ export default function Drain() {
             {text}.
           </p>
         ))}
-        {ignoredWitnesses(state.fuel.steps).map((text) => (
+        {ignoredWitnesses(state).map((text) => (
           <p key={text} className="flex items-start gap-2 pt-3">
             <Shape outcome="unknown" size={24} />
-            <span>{text}. It does not count.</span>
+            <span>{capital(text)}. It does not count.</span>
           </p>
         ))}
         {state.fuel.steps.length > 0 && (

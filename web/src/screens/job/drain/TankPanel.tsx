@@ -15,6 +15,7 @@ import {
 } from '@iron-cradle/core';
 import { useMemo, useState } from 'react';
 import { TankSection } from '../../../drawings/tank/TankSection.tsx';
+import { Shape } from '../../../look/Shapes.tsx';
 import { useJob } from '../../../log/useJob.ts';
 import { useSize } from '../../../ui/useSize.ts';
 import { useBestTilt } from '../../../workers/useBestTilt.ts';
@@ -94,6 +95,12 @@ export function TankPanel() {
             Leave it
           </button>
         </div>
+      )}
+      {state.asked && !state.signed && (
+        <p className="flex items-start gap-2 pt-2 font-semibold" data-asks="tank">
+          <Shape outcome="unknown" size={24} />
+          <Words of={state.asked.text} />
+        </p>
       )}
       <div className="flex flex-wrap gap-3 pt-2">
         {!state.signed && (

@@ -21,8 +21,8 @@ export default function WitnessChart({ steps, aboard }: { steps: FuelAboard['ste
             data: [...steps.map((s) => bar(s.said)), bar(aboard)],
             // Hollow: it is said, and counts for nothing.
             backgroundColor: [...steps.map((s) => (s.ignored ? 'transparent' : s.agrees ? quiet : halt)), work],
-            borderColor: [...steps.map((s) => (s.ignored ? quiet : 'transparent')), 'transparent'],
-            borderWidth: 2,
+            borderColor: quiet,
+            borderWidth: [...steps.map((s) => (s.ignored ? 2 : 0)), 0],
             borderSkipped: false,
             barPercentage: 0.7,
             categoryPercentage: 0.8,

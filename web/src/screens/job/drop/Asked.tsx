@@ -1,15 +1,12 @@
-import { shortName, SLACK, type Estimate } from '@iron-cradle/core';
+import { shortName } from '@iron-cradle/core';
 import type { Foresight } from '@iron-cradle/core/foresight';
 import { useState } from 'react';
-import { useJob } from '../../../log/useJob.ts';
 import { LineFacts } from '../LineFacts.tsx';
-import { QuantityField } from '../../../ui/QuantityField.tsx';
+import { Measured } from '../Measured.tsx';
 
 /** What the plan asks of each that is still on, and which of the unknown figures change it. */
 export function Asked({ foresight }: { foresight: Foresight }) {
-  const { enter, answer } = useJob();
   const [open, setOpen] = useState<string | null>(null);
-  const [mm, setMm] = useState<number | null>(null);
   const stake = (key: string) => foresight.matters.find((m) => m.key === key || m.also?.key === key);
   const rows = [
     ...foresight.asks,
@@ -23,16 +20,6 @@ export function Asked({ foresight }: { foresight: Foresight }) {
     return m ? (m.minutes ?? Infinity) : -1;
   };
   const ranked = [...rows].sort((a, b) => weight(b.key) - weight(a.key) || b.mm - a.mm);
-  const keep = async (key: string) => {
-    if (mm === null) return;
-    if (key.startsWith('line:')) {
-      if (!(await answer(SLACK, mm, key.slice(5)))) return;
-    } else {
-      if (!(await enter('surprise', { what: 'holds', key, lets: mm }))) return;
-    }
-    setOpen(null);
-    setMm(null);
-  };
   return (
     <section aria-label="what the plan asks" className="border-t border-rule pt-3">
       <p className="text-quiet">
@@ -48,7 +35,7 @@ export function Asked({ foresight }: { foresight: Foresight }) {
                 className="flex min-h-16 w-full items-center gap-3 text-left"
                 aria-expanded={open === row.key}
                 data-asked={row.key}
-                onClick={() => (setOpen(open === row.key ? null : row.key), setMm(null))}
+                onClick={() => setOpen(open === row.key ? null : row.key)}
               >
                 <span className="min-w-0 flex-1">
                   <span className="narrow block text-20">{shortName(row.name)}</span>
@@ -71,22 +58,7 @@ export function Asked({ foresight }: { foresight: Foresight }) {
               {open === row.key && (
                 <div className="pb-3">
                   <LineFacts about={row.key} />
-                  <QuantityField
-                    label={row.key.startsWith('line:') ? 'It lets, measured' : 'The tank meets it at'}
-                    dimension="length"
-                    unit="mm"
-                    decimals={0}
-                    hint="two fingers, 45 mm, 1 3/4 in"
-                    onRead={(v: Estimate | null) => setMm(v ? Math.floor(v.lo * 1000) : null)}
-                  />
-                  <button
-                    type="button"
-                    className="btn w-full"
-                    disabled={mm === null}
-                    onClick={() => void keep(row.key)}
-                  >
-                    {mm === null ? 'Type what was measured' : `It lets ${mm} mm`}
-                  </button>
+                  <Measured about={row.key} onKept={() => setOpen(null)} />
                 </div>
               )}
             </li>

@@ -111,6 +111,21 @@ export default function Drop() {
           </span>
         </Band>
       ))}
+      {state.contradicted.map((one) => (
+        <Band key={one.id}>
+          <span className="flex flex-wrap items-center justify-between gap-3">
+            <Words of={one.words} />
+            <button
+              type="button"
+              className="min-h-11 shrink-0 border border-ground px-3"
+              data-measure={`line:${one.line}`}
+              onClick={() => setLine(`line:${one.line}`)}
+            >
+              Measure it
+            </button>
+          </span>
+        </Band>
+      ))}
       <Changed changed={descent.changed} />
     </>
   );

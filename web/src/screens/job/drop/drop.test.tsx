@@ -106,7 +106,7 @@ describe('a stop, hands full', () => {
       expect(slack[id]!.lo).toBeLessThanOrEqual(Math.max(was.lo, pose.f, pose.r));
   });
 
-  test('a line that looks shorter than its file says: the file is doubted until somebody says it fits', async () => {
+  describe('what does not fit is said', () => {
     const long = structuredClone(file);
     for (const line of long.connections) {
       line.slack = { lo: 120, typ: 140, hi: 160 };
@@ -119,13 +119,31 @@ describe('a stop, hands full', () => {
     ];
     const look = { asked: true, tight: [], nearly: ['vent'], allFist: false, reachable: [], blind: false };
     const at25 = { to: { f: 25, r: 25 }, off: [], capped: [], notDone: [], look };
-    const job = atJob(<Drop />, logOf([...first, { kind: 'stopDone', body: at25 }], long));
-    // Nearly at 25 is at most 75, of 120 that were filed: 0.625 of every other least figure.
-    expect(job.state().doubts).toMatchObject([{ line: 'vent', factor: 75 / 120 }]);
-    expect(screen.getByText(/looks nearly tight at 25 mm, its file says 120 mm at least/)).toBeTruthy();
-    await tap('[data-action=file-fits]');
-    expect(job.state().doubts).toEqual([]);
-    expect(document.querySelector('[data-action=file-fits]')).toBeNull();
+
+    test('a line that looks shorter than its file says: the file is doubted until somebody says it fits', async () => {
+      const job = atJob(<Drop />, logOf([...first, { kind: 'stopDone', body: at25 }], long));
+      // Nearly at 25 is at most 75, of 120 that were filed: 0.625 of every other least figure.
+      expect(job.state().doubts).toMatchObject([{ line: 'vent', factor: 75 / 120 }]);
+      expect(screen.getByText(/looks nearly tight at 25 mm, its file says 120 mm at least/)).toBeTruthy();
+      await tap('[data-action=file-fits]');
+      expect(job.state().doubts).toEqual([]);
+      expect(document.querySelector('[data-action=file-fits]')).toBeNull();
+    });
+
+    test('a line that looks shorter than it was measured, until it is measured again', async () => {
+      const said = (value: number) => ({ kind: 'answer' as const, body: { question: 'slack', of: 'vent', value } });
+      const job = atJob(<Drop />, logOf([...first, said(120), { kind: 'stopDone', body: at25 }], long));
+      expect(
+        screen.getByText(/vent hose was measured at 120 mm and looks shorter at 25 mm: measure it again/),
+      ).toBeTruthy();
+      await tap('[data-measure="line:vent"]');
+      expect(await screen.findByRole('list', { name: 'where it parts' })).toBeTruthy();
+      await userEvent.setup().type(screen.getByLabelText('It lets, measured'), '70 mm');
+      await tap('[data-action=measured]');
+      expect(job.log.at(-1)).toMatchObject({ kind: 'answer', body: { question: 'slack', of: 'vent', value: 70 } });
+      expect(screen.queryByText(/measure it again/)).toBeNull();
+      expect(job.state().slack.vent).toMatchObject({ lo: 70, hi: 70 });
+    });
   });
 
   test('a tag opens all that is known of its line', async () => {

@@ -38,8 +38,15 @@ export const pumpWord: Record<PumpKind, string> = {
   unknown: 'not known',
 };
 
-/** The pumps there can be with a fuel, the usual one first. @example pumpsFor({ fuel: 'diesel' })[0] // 'dieselSupply' */
-export const pumpsFor = (file: Pick<VehicleFile, 'fuel'>): PumpKind[] =>
-  isLight(file)
-    ? ['electricHigh', 'electricLow', 'mechanical', 'none']
-    : ['dieselSupply', 'dieselLift', 'dieselSuction', 'none'];
+/**
+ * The pumps there can be with a fuel and a feed, the usual one first. No carburettor is fed at injection pressure: there that
+ * one is offered only where the file says it all the same.
+ *
+ * @example pumpsFor({ fuel: 'petrol', feed: 'carburettor' })[0] // 'mechanical'
+ */
+export function pumpsFor(file: Pick<VehicleFile, 'fuel' | 'feed' | 'fuelSystem'>): PumpKind[] {
+  if (!isLight(file)) return ['dieselSupply', 'dieselLift', 'dieselSuction', 'none'];
+  if (file.feed !== 'carburettor') return ['electricHigh', 'electricLow', 'mechanical', 'none'];
+  const said = file.fuelSystem?.pump;
+  return ['mechanical', 'electricLow', 'none', ...(said === 'electricHigh' ? [said] : [])];
+}

@@ -1,6 +1,7 @@
 import { Ajv2020 } from 'ajv/dist/2020.js';
 import { InputError } from '../errors/index.ts';
 import {
+  pumpsFor,
   archetypes,
   asUsual,
   asVariant,
@@ -58,6 +59,14 @@ describe('archetypes', () => {
       const { length, width, height } = file.tank.shape;
       expect((length * width * height) / 1e6).toBeGreaterThan(file.tank.litres.typ);
     }
+  });
+
+  test('no carburettor is offered injection pressure, no diesel a petrol pump; what a file says all the same stays', () => {
+    const petrol = { fuel: 'petrol', feed: 'carburettor' } as const;
+    expect(pumpsFor(petrol)).toEqual(['mechanical', 'electricLow', 'none']);
+    expect(pumpsFor({ ...petrol, fuelSystem: { pump: 'electricHigh' } })).toContain('electricHigh');
+    expect(pumpsFor({ ...petrol, feed: 'injected' })[0]).toBe('electricHigh');
+    for (const pump of pumpsFor({ fuel: 'diesel', feed: 'carburettor' })) expect(pump).toMatch(/^diesel|^none$/);
   });
 
   test('a file from first sight carries what was seen; a mounting that there is not is refused', () => {

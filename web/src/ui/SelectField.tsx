@@ -3,6 +3,10 @@ import { useId } from 'react';
 interface SelectFieldProps<T extends string> {
   label: string;
   options: readonly T[];
+  /** How an option is written; left out: as it is. */
+  say?: (option: T) => string;
+  /** The line that chooses nothing; null where something always is. */
+  none?: string | null;
   /** What is chosen; nothing yet: left out. */
   value: T | undefined;
   /** Nothing again where the first line is chosen once more. */
@@ -13,7 +17,16 @@ interface SelectFieldProps<T extends string> {
 }
 
 /** One of many names: more than buttons could carry. */
-export function SelectField<T extends string>({ label, options, value, onPick, onBlur, error }: SelectFieldProps<T>) {
+export function SelectField<T extends string>({
+  label,
+  options,
+  say = (option) => option,
+  none = 'which?',
+  value,
+  onPick,
+  onBlur,
+  error,
+}: SelectFieldProps<T>) {
   const id = useId();
   return (
     <div>
@@ -27,9 +40,11 @@ export function SelectField<T extends string>({ label, options, value, onPick, o
         onBlur={onBlur}
         onChange={(event) => onPick(event.target.value === '' ? undefined : (event.target.value as T))}
       >
-        <option value="">which?</option>
+        {none !== null && <option value="">{none}</option>}
         {options.map((option) => (
-          <option key={option}>{option}</option>
+          <option key={option} value={option}>
+            {say(option)}
+          </option>
         ))}
       </select>
       {error && (

@@ -1,5 +1,6 @@
 import { difference, type VehicleFile } from '@iron-cradle/core';
 import { useState } from 'react';
+import { SelectField } from '../../ui/SelectField.tsx';
 import { Sheet } from '../../ui/Sheet.tsx';
 import { Table, type Column } from '../../ui/Table.tsx';
 
@@ -36,16 +37,14 @@ export function Compare({ file, others, onClose }: CompareProps) {
       title="Beside another vehicle"
       hint="Only where the two files differ; mm and minutes."
     >
-      <label className="block text-quiet">
-        The other one
-        <select className="field" value={id} onChange={(event) => setId(event.target.value)}>
-          {others.map((o) => (
-            <option key={o.id} value={o.id}>
-              {o.name}
-            </option>
-          ))}
-        </select>
-      </label>
+      <SelectField
+        label="The other one"
+        none={null}
+        value={id}
+        options={others.map((one) => one.id)}
+        say={(one) => others.find((o) => o.id === one)?.name ?? one}
+        onPick={(one) => one !== undefined && setId(one)}
+      />
       {list.length === 0 ? (
         <p className="py-4">They do not differ.</p>
       ) : (

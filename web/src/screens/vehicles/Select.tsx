@@ -1,4 +1,4 @@
-import { useId } from 'react';
+import { SelectField } from '../../ui/SelectField.tsx';
 
 interface SelectProps<T extends string> {
   label: string;
@@ -7,21 +7,14 @@ interface SelectProps<T extends string> {
   onChoose: (value: T) => void;
 }
 
-/** One word out of a list too long for buttons. */
-export function Select<T extends string>({ label, value, options, onChoose }: SelectProps<T>) {
-  const id = useId();
+/** One word out of a list too long for buttons; one is always chosen. */
+export function Select<T extends string>({ onChoose, ...rest }: SelectProps<T>) {
   return (
-    <div>
-      <label htmlFor={id} className="block text-quiet">
-        {label}
-      </label>
-      <select id={id} className="field" value={value} onChange={(event) => onChoose(event.target.value as T)}>
-        {options.map((option) => (
-          <option key={option} value={option}>
-            {option.replaceAll('-', ' ')}
-          </option>
-        ))}
-      </select>
-    </div>
+    <SelectField
+      {...rest}
+      none={null}
+      say={(option) => option.replaceAll('-', ' ')}
+      onPick={(option) => option !== undefined && onChoose(option)}
+    />
   );
 }

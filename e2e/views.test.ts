@@ -3,6 +3,7 @@ import { Person, phone, signedIn, upright, wide } from './lib/browser.ts';
 import type { Shop } from './lib/server.ts';
 import { atWork } from './lib/atWork.ts';
 import { inTheme } from './lib/inTheme.ts';
+import { overlaps } from './lib/overlaps.ts';
 
 let shop: Shop;
 let browser: Browser;
@@ -53,6 +54,29 @@ describe.each([
       if (size !== 'upright') expect(await ines.seriousFaults()).toEqual([]);
       expect(await ines.sideways()).toBeLessThanOrEqual(0);
     }
+  });
+});
+
+describe('on a phone, text as it is and at 150 %', () => {
+  beforeAll(() => ines.page.setViewport(phone));
+  test.each(views)('%s does not move sideways, and nothing lies over what is read', async (_, path, sees) => {
+    for (const text of ['100', '150']) {
+      await ines.page.evaluate((t) => localStorage.setItem('cradle-text', t), text);
+      try {
+        await show(path, sees, 'day');
+        expect(await overlaps(ines.page)).toEqual([]);
+        expect(await ines.sideways()).toBeLessThanOrEqual(0);
+      } finally {
+        await ines.page.evaluate(() => localStorage.setItem('cradle-text', '100'));
+      }
+    }
+  });
+  test('the longest line of a call keeps clear of its button', async () => {
+    await ines.go('/next');
+    for (const word of ['In the wing', 'Diesel', 'Level']) await ines.tapText(word);
+    await ines.tap('::-p-xpath(//button[contains(normalize-space(.), "The call")])');
+    await ines.sees('h and more');
+    expect(await overlaps(ines.page)).toEqual([]);
   });
 });
 

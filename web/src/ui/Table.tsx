@@ -29,50 +29,52 @@ interface TableProps<T extends object> {
 export function Table<T extends object>({ label, columns, rows, idOf }: TableProps<T>) {
   const table = useTable({ features, columns, data: rows as T[], getRowId: idOf });
   return (
-    <table aria-label={label} className="w-full border-collapse text-left text-16">
-      <thead>
-        {table.getHeaderGroups().map((group) => (
-          <tr key={group.id} className="border-b border-rule">
-            {group.headers.map((header) => {
-              const sorted = header.column.getIsSorted();
-              return (
-                <th
-                  key={header.id}
-                  aria-sort={sorted === 'asc' ? 'ascending' : sorted === 'desc' ? 'descending' : 'none'}
-                  className="pr-3 font-bold [font-stretch:85%]"
-                >
-                  <button
-                    type="button"
-                    className="flex min-h-11 items-center gap-1 text-left"
-                    onClick={header.column.getToggleSortingHandler()}
+    <div className="overflow-x-auto print:overflow-visible">
+      <table aria-label={label} className="w-full border-collapse text-left text-16">
+        <thead>
+          {table.getHeaderGroups().map((group) => (
+            <tr key={group.id} className="border-b border-rule">
+              {group.headers.map((header) => {
+                const sorted = header.column.getIsSorted();
+                return (
+                  <th
+                    key={header.id}
+                    aria-sort={sorted === 'asc' ? 'ascending' : sorted === 'desc' ? 'descending' : 'none'}
+                    className="pr-3 font-bold [font-stretch:85%]"
                   >
-                    <table.FlexRender header={header} />
-                    {sorted === 'asc' && <ArrowDown size={16} aria-hidden className="no-print" />}
-                    {sorted === 'desc' && <ArrowUp size={16} aria-hidden className="no-print" />}
-                  </button>
-                </th>
-              );
-            })}
-          </tr>
-        ))}
-      </thead>
-      <tbody>
-        {table.getRowModel().rows.map((row) => (
-          <tr key={row.id} className="border-b border-rule align-top">
-            {row.getAllCells().map((cell, i) =>
-              i === 0 ? (
-                <th key={cell.id} scope="row" className="py-2 pr-3 font-normal">
-                  <table.FlexRender cell={cell} />
-                </th>
-              ) : (
-                <td key={cell.id} className="py-2 pr-3">
-                  <table.FlexRender cell={cell} />
-                </td>
-              ),
-            )}
-          </tr>
-        ))}
-      </tbody>
-    </table>
+                    <button
+                      type="button"
+                      className="flex min-h-11 items-center gap-1 text-left"
+                      onClick={header.column.getToggleSortingHandler()}
+                    >
+                      <table.FlexRender header={header} />
+                      {sorted === 'asc' && <ArrowDown size={16} aria-hidden className="no-print" />}
+                      {sorted === 'desc' && <ArrowUp size={16} aria-hidden className="no-print" />}
+                    </button>
+                  </th>
+                );
+              })}
+            </tr>
+          ))}
+        </thead>
+        <tbody>
+          {table.getRowModel().rows.map((row) => (
+            <tr key={row.id} className="border-b border-rule align-top">
+              {row.getAllCells().map((cell, i) =>
+                i === 0 ? (
+                  <th key={cell.id} scope="row" className="py-2 pr-3 font-normal">
+                    <table.FlexRender cell={cell} />
+                  </th>
+                ) : (
+                  <td key={cell.id} className="py-2 pr-3">
+                    <table.FlexRender cell={cell} />
+                  </td>
+                ),
+              )}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
   );
 }

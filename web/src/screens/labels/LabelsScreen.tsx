@@ -54,14 +54,14 @@ function DoNotFill() {
     open: ends.map(({ tag, name }) => tag ?? name),
   };
   return (
-    <li className="can-label break-inside-avoid border-4 border-ink bg-sheet" data-label="do-not-fill">
-      <div className="flex items-center gap-4 p-4">
+    <li className="can-label min-w-0 break-inside-avoid border-4 border-ink bg-sheet" data-label="do-not-fill">
+      <div className="flex flex-wrap items-center gap-4 p-4">
         <Kept clean={false} word="do not fill" />
-        <p className="narrow flex-1 text-48 leading-none">Do not fill</p>
+        <p className="narrow min-w-40 flex-1 text-48 leading-none">Do not fill</p>
       </div>
       <Stripes />
-      <div className="flex items-start gap-4 p-4">
-        <dl className="min-w-0 flex-1 leading-snug">
+      <div className="flex flex-wrap items-start gap-4 p-4">
+        <dl className="min-w-40 flex-1 leading-snug">
           <Row name="tank of" text={`${state.name}, job ${number}`} />
           {since && <Row name="since" text={format(new Date(since), 'd MMM yyyy')} />}
           <Row
@@ -102,15 +102,15 @@ function Label({ can }: { can: JobState['containers'][number] }) {
     job: number,
   };
   return (
-    <li className="can-label break-inside-avoid border-4 border-ink bg-sheet" data-label={can.number}>
-      <div className="flex items-center gap-4 p-4">
+    <li className="can-label min-w-0 break-inside-avoid border-4 border-ink bg-sheet" data-label={can.number}>
+      <div className="flex flex-wrap items-center gap-4 p-4">
         <Kept clean={can.clean} />
-        <p className="narrow flex-1 text-32 leading-none">{label.product}</p>
+        <p className="narrow min-w-24 flex-1 text-32 leading-none">{label.product}</p>
         <p className="reading text-64 leading-none">{can.number}</p>
       </div>
       {!can.clean && <Stripes />}
-      <div className="flex items-start gap-4 p-4">
-        <dl className="min-w-0 flex-1 leading-snug">
+      <div className="flex flex-wrap items-start gap-4 p-4">
+        <dl className="min-w-40 flex-1 leading-snug">
           <Row name="out of" text={`${state.name}, job ${number}`} />
           <Row name="on" text={format(new Date(can.at), 'd MMM yyyy')} />
           <Row name="in it" text={`${inIt} of ${words([litres(can.capacity)])}`} />

@@ -69,26 +69,32 @@ function QuotePage() {
                 {lines.map((line) => {
                   const part = parts.find((p) => p.name === line.what);
                   return (
-                    <li key={line.what} className="flex items-baseline gap-3 py-2">
-                      <span className="min-w-0 flex-1 leading-tight">
+                    <li key={line.what} className="flex flex-wrap items-baseline justify-end gap-x-3 py-2">
+                      <span className="min-w-48 flex-1 leading-tight">
                         {line.what}
                         <span className="block text-quiet">
                           <Words of={line.why} />
                         </span>
                       </span>
-                      <span className="reading w-[7rem] shrink-0 text-right">{amount(line)}</span>
-                      <span className="reading w-[8rem] shrink-0 text-right">
-                        {line.kind === 'wait' ? (
-                          ''
-                        ) : line.price ? (
-                          money(line, quote)
-                        ) : part && !state.signed ? (
-                          <button type="button" className="link no-print min-h-11" onClick={() => setPricing(part.id)}>
-                            set a price
-                          </button>
-                        ) : (
-                          'no price'
-                        )}
+                      <span className="flex flex-wrap items-baseline justify-end gap-x-3 text-right">
+                        <span className="reading min-w-[7rem]">{amount(line)}</span>
+                        <span className="reading min-w-[8rem]">
+                          {line.kind === 'wait' ? (
+                            ''
+                          ) : line.price ? (
+                            money(line, quote)
+                          ) : part && !state.signed ? (
+                            <button
+                              type="button"
+                              className="link no-print min-h-11"
+                              onClick={() => setPricing(part.id)}
+                            >
+                              set a price
+                            </button>
+                          ) : (
+                            'no price'
+                          )}
+                        </span>
                       </span>
                     </li>
                   );
@@ -97,7 +103,10 @@ function QuotePage() {
             </section>
           );
         })}
-        <p className="flex items-baseline justify-between gap-4 border-t-4 border-ink pt-3 text-24" data-sum>
+        <p
+          className="flex flex-wrap items-baseline justify-between gap-x-4 border-t-4 border-ink pt-3 text-24"
+          data-sum
+        >
           <span className="narrow">Without options</span>
           <span className="reading">
             {quote.sum ? `${roundTo(quote.sum.lo, 5)}–${roundTo(quote.sum.hi, 5)} ${quote.currency}` : 'no sum yet'}

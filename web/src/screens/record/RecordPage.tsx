@@ -135,7 +135,7 @@ export function RecordPage({ record, standing }: { record: JobRecord; standing: 
 /** A part of the record: its lines, or its table; nothing in it is worked out here. */
 function Section({ section: { title, lines, table } }: { section: RecordSection }) {
   return (
-    <section className="break-inside-avoid pt-5 text-16">
+    <section className="min-w-0 break-inside-avoid pt-5 text-16 [overflow-wrap:break-word]">
       <h2 className="pb-1 text-20">{title}</h2>
       {lines.map((line, i) => (
         <p key={i}>{line}</p>

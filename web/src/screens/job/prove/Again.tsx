@@ -36,12 +36,12 @@ export function Again() {
           <div className="pt-2">
             <FormText form={form} name="words" label="What it reads now (may stay empty)" maxLength={400} />
           </div>
-          <div className="grid grid-cols-3 gap-3 pt-3">
+          <div className="flex flex-wrap gap-3 pt-3">
             {results.map((r) => (
               <button
                 key={r.value}
                 type="button"
-                className="btn"
+                className="btn flex-1"
                 data-again={r.value}
                 aria-pressed={answers && again?.result === r.value}
                 onClick={() => void form.say({ result: r.value })}

@@ -51,7 +51,7 @@ export const beforeOpening: GateItem[] = [
     id: 'pressure',
     short: 'pressure',
     question: 'Is the pressure out?',
-    caution: `It counts as there until it is read. Eyes covered. ${service}`,
+    caution: service,
     by: ({ vehicle }) => ({ caution: `${pressureCaution(vehicle)} ${service}` }),
     answers: [],
     judge: judgePressureOut,

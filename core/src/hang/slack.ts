@@ -24,7 +24,7 @@ export function learnSlack(own: Own, { line, next, id }: { line: string; next: E
 }
 
 /** What was felt or measured of a line does not hold with what it showed: said until it is measured again. */
-export function contradict(own: Own, tell: Tell, contradiction: Contradiction): void {
+export function doesNotFit(own: Own, tell: Tell, contradiction: Contradiction): void {
   measuredAnew(own, contradiction.line);
   own.contradicted.push(castDraft(contradiction));
   tell('flagged', { text: contradiction.words });
@@ -69,7 +69,7 @@ export function seenAt(
   const most = here + play + eye;
   if (how === 'felt') {
     if (most >= known.lo) return;
-    contradict(own, tell, {
+    doesNotFit(own, tell, {
       id: moment.id,
       line: line.id,
       words: say`${line.name} was measured at ${mm(known.lo)} and looks shorter at ${mm(here)}: measure it again`,

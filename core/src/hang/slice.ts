@@ -20,7 +20,7 @@ import { attached, isOn, portDrop, slackFreed, slackOf } from './model.ts';
 import { FILE_FITS, GOAL } from './questions.ts';
 import {
   atLeast,
-  contradict,
+  doesNotFit,
   feel,
   forget,
   learnSlack,
@@ -86,7 +86,7 @@ export function moveTo(
         id: moment.id,
       });
       delete own.taut[line.id];
-      contradict(own, tell, {
+      doesNotFit(own, tell, {
         id: moment.id,
         line: line.id,
         words: say`${line.name} let ${mm(least)} without coming taut, and was measured at ${mm(limit)}: measure it again`,

@@ -8,8 +8,7 @@ import { useKeys } from '../../../app/keys.tsx';
 import { useJob } from '../../../log/useJob.ts';
 import { Strap } from '../../../look/Strap.tsx';
 import { Band } from '../../../ui/Band.tsx';
-import { Words } from '../../../ui/Words.tsx';
-import { descended, FILE_FITS, gatesBefore, heightInWords, spokenStop, travelWords } from '@iron-cradle/core';
+import { descended, gatesBefore, heightInWords, spokenStop, travelWords } from '@iron-cradle/core';
 import { LineSheet } from '../LineFacts.tsx';
 import { useTakeBack } from '../useTakeBack.ts';
 import { OffSheet } from '../OffSheet.tsx';
@@ -18,6 +17,7 @@ import { Stage } from './Stage.tsx';
 import { StepByStep } from './StepByStep.tsx';
 import { Changed, Held, StopHead } from './NowParts.tsx';
 import { AheadSheet } from './AheadSheet.tsx';
+import { DoesNotFit } from './DoesNotFit.tsx';
 import { GateFirst, gateStation } from '../GateFirst.tsx';
 import { SomethingHolds } from './SomethingHolds.tsx';
 import { StopLadder } from './StopLadder.tsx';
@@ -31,7 +31,7 @@ const BY = { nearer: -10, further: 10 } as const;
 /** Drop: a height the tank stops at, with everything to do there, said once; then one tap. */
 export default function Drop() {
   const descent = useDescent();
-  const { jobId, enter, answer } = useJob();
+  const { jobId, enter } = useJob();
   const navigate = useNavigate();
   const [holding, setHolding] = useState(false);
   const [off, setOff] = useState(false);
@@ -96,36 +96,7 @@ export default function Drop() {
   const band = (
     <>
       {vapour && <Band>{capital(vapour)}: device up on the cart, not in the pit; no charging</Band>}
-      {state.doubts.map((doubt) => (
-        <Band key={doubt.id}>
-          <span className="flex flex-wrap items-center justify-between gap-3">
-            <Words of={doubt.words} />
-            <button
-              type="button"
-              className="min-h-11 shrink-0 border border-ground px-3"
-              data-action="file-fits"
-              onClick={() => void answer(FILE_FITS, 'yes')}
-            >
-              It is this vehicle, only that line differs
-            </button>
-          </span>
-        </Band>
-      ))}
-      {state.contradicted.map((one) => (
-        <Band key={one.id}>
-          <span className="flex flex-wrap items-center justify-between gap-3">
-            <Words of={one.words} />
-            <button
-              type="button"
-              className="min-h-11 shrink-0 border border-ground px-3"
-              data-measure={`line:${one.line}`}
-              onClick={() => setLine(`line:${one.line}`)}
-            >
-              Measure it
-            </button>
-          </span>
-        </Band>
-      ))}
+      <DoesNotFit onLine={setLine} />
       <Changed changed={descent.changed} />
     </>
   );

@@ -1,4 +1,5 @@
 import 'fake-indexeddb/auto';
+import { jest } from '@jest/globals';
 import { archetypes, asUsual, foldJob, nextStop, type Bodies, type Entry } from '@iron-cradle/core';
 import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
@@ -128,6 +129,15 @@ describe('a stop, hands full', () => {
       await tap('[data-action=file-fits]');
       expect(job.state().doubts).toEqual([]);
       expect(document.querySelector('[data-action=file-fits]')).toBeNull();
+    });
+
+    test('of two lines in one look each is said', async () => {
+      const errors = jest.spyOn(console, 'error');
+      const both = { ...at25, look: { ...look, nearly: ['vent', 'feed'] } };
+      atJob(<Drop />, logOf([...first, { kind: 'stopDone', body: both }], long));
+      expect(screen.getAllByText(/looks nearly tight at 25 mm, its file says 120 mm at least/)).toHaveLength(2);
+      expect(errors).not.toHaveBeenCalled();
+      errors.mockRestore();
     });
 
     test('a line that looks shorter than it was measured, until it is measured again', async () => {

@@ -24,6 +24,12 @@ const common = {
   transformIgnorePatterns: ['/node_modules/'],
 };
 
+/** What drives whole servers shares a database, started before the first of them and ended after the last. */
+const drivesServers = {
+  globalSetup: '<rootDir>/scripts/shareUp.mjs',
+  globalTeardown: '<rootDir>/scripts/shareDown.mjs',
+};
+
 export default {
   // What is sent again and again until a server answers would keep a finished test waiting.
   forceExit: true,
@@ -47,6 +53,7 @@ export default {
     },
     {
       ...common,
+      ...drivesServers,
       displayName: 'server',
       roots: ['<rootDir>/server/test'],
       testMatch: ['**/*.test.ts'],
@@ -54,9 +61,11 @@ export default {
     },
     {
       ...common,
+      ...drivesServers,
       displayName: 'e2e',
       roots: ['<rootDir>/e2e'],
       testMatch: ['**/*.test.ts'],
+      testEnvironment: '<rootDir>/scripts/browserEnvironment.mjs',
       setupFilesAfterEnv: ['<rootDir>/scripts/patience.mjs'],
     },
   ],

@@ -1,5 +1,4 @@
-import type { Browser } from 'puppeteer-core';
-import { launch, Person, phone } from './lib/browser.ts';
+import { launch, Person, phone, type Browsing } from './lib/browser.ts';
 import { provedDry, toTheGround, upAndHome } from './lib/home.ts';
 import { oneJob } from './lib/oneJob.ts';
 import { openShop, type Shop } from './lib/server.ts';
@@ -7,7 +6,7 @@ import { until } from './lib/until.ts';
 
 /** One whole job on a phone in an empty shop, with an unknown vehicle, by pointer alone; taps counted where they matter. */
 let shop: Shop;
-let browser: Browser;
+let browser: Browsing;
 let ines: Person;
 
 beforeAll(async () => {

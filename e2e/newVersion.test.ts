@@ -1,14 +1,14 @@
 import { appendFileSync, cpSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import type { Browser, Page } from 'puppeteer-core';
-import { launch, Person, wide } from './lib/browser.ts';
+import type { Page } from 'puppeteer-core';
+import { launch, Person, wide, type Browsing } from './lib/browser.ts';
 import { openShop, type Shop } from './lib/server.ts';
 
 /** The shop's server is given a newer version of the application while people work with the one before. */
 const web = join(mkdtempSync(join(tmpdir(), 'cradle-web-')), 'dist');
 let shop: Shop;
-let browser: Browser;
+let browser: Browsing;
 beforeAll(async () => {
   cpSync(join(import.meta.dirname, '../web/dist'), web, { recursive: true });
   shop = await openShop({ env: { WEB_ROOT: web } });

@@ -6,13 +6,13 @@ import { join } from 'node:path';
 import jsQR from 'jsqr';
 import { PNG } from 'pngjs';
 import type { Browser } from 'puppeteer-core';
-import { launch, Person, phone } from './lib/browser.ts';
-import { openShop, otherAddress, profile, type Shop } from './lib/server.ts';
+import { launch, launchOwn, Person, phone, type Browsing } from './lib/browser.ts';
+import { openShop, otherAddress, type Shop } from './lib/server.ts';
 
 const host = otherAddress();
 const home = mkdtempSync(join(tmpdir(), 'cradle-home-'));
 let shop: Shop;
-let stranger: Browser;
+let stranger: Browsing;
 let paired: Browser;
 let bo: Person;
 
@@ -64,7 +64,7 @@ test('a browser that does not trust the shop’s authority is stopped', async ()
 
 test('one that trusts it has a secure page: worker, locks, wake lock and camera are there', async () => {
   trust(await (await fetch(`${shop.base}/pair/authority.crt`)).text());
-  paired = await launch(profile(), home);
+  paired = await launchOwn(home);
   bo = await Person.at(paired, secure(), phone);
   await bo.signIn('Bo', '1470');
   const has = await bo.page.evaluate(async () => ({

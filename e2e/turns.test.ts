@@ -1,13 +1,12 @@
-import type { Browser } from 'puppeteer-core';
 import type { Entry } from '@iron-cradle/core';
-import { Person, phone, wide } from './lib/browser.ts';
+import { Person, phone, wide, type Browsing } from './lib/browser.ts';
 import type { Shop } from './lib/server.ts';
 import { atWork } from './lib/atWork.ts';
 import { until } from './lib/until.ts';
 
 /** The turns a job can take off the straight way, each as a person meets it. */
 let shop: Shop;
-let browser: Browser;
+let browser: Browsing;
 let ines: Person;
 
 const work = atWork(phone);

@@ -1,12 +1,11 @@
-import type { Browser } from 'puppeteer-core';
-import { Person, phone, signedIn, upright, wide } from './lib/browser.ts';
+import { Person, phone, signedIn, upright, wide, type Browsing } from './lib/browser.ts';
 import type { Shop } from './lib/server.ts';
 import { atWork } from './lib/atWork.ts';
 import { inTheme } from './lib/inTheme.ts';
 import { overlaps } from './lib/overlaps.ts';
 
 let shop: Shop;
-let browser: Browser;
+let browser: Browsing;
 let ines: Person;
 
 /** Every view, where it is found in the demo shop, and what stands on it. */

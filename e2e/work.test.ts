@@ -1,12 +1,11 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { gzipSync } from 'node:zlib';
-import type { Browser } from 'puppeteer-core';
-import { launch, Person, phone, signedIn, wide } from './lib/browser.ts';
+import { launch, Person, phone, signedIn, wide, type Browsing } from './lib/browser.ts';
 import { openShop, type Shop } from './lib/server.ts';
 import { until } from './lib/until.ts';
 
 let shop: Shop;
-let browser: Browser;
+let browser: Browsing;
 
 beforeAll(async () => {
   shop = await openShop({ host: '0.0.0.0' });

@@ -34,7 +34,7 @@ export {
   type DrainWay,
   type SampleLook,
 } from './drain/index.ts';
-export { InputError, present, problemInWords } from './errors/index.ts';
+export { ifMeant, InputError, present, problemInWords } from './errors/index.ts';
 export { exactly, rangeInWords, roundTo, type Estimate, type Span } from './estimate/index.ts';
 export { endOf, leftInWords, minutesLeft, minutesSince, type Wait } from './journal/index.ts';
 export {

@@ -1,12 +1,12 @@
 import { afterAll, beforeAll } from '@jest/globals';
-import type { Browser, Page } from 'puppeteer-core';
-import { launch, Person } from './browser.ts';
+import type { Page } from 'puppeteer-core';
+import { launch, Person, type Browsing } from './browser.ts';
 import { openShop, type Shop } from './server.ts';
 
 /** What the tests of one file work in: a demo shop of their own, a browser, and Ines signed in. */
 export interface AtWork {
   shop: Shop;
-  browser: Browser;
+  browser: Browsing;
   ines: Person;
 }
 

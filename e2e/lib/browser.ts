@@ -2,30 +2,37 @@ import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import puppeteer, { type Browser, type ElementHandle, type Page } from 'puppeteer-core';
+import type { Browser, BrowserContext, ElementHandle, Page } from 'puppeteer-core';
 import { profile } from './server.ts';
 import { PATIENCE, SLOWED, until } from './until.ts';
 
-const ARGS = [
-  '--no-sandbox',
-  '--disable-gpu',
-  '--disable-quic',
-  '--no-first-run',
-  '--disable-background-networking',
-  '--disable-component-update',
-  '--disable-sync',
-  '--disable-dev-shm-usage',
-];
+/** What the environment of these tests has: the Chromium of this worker, and a way to begin another. */
+declare const browsers: { shared: () => Promise<Browser>; begin: (options: object) => Promise<Browser> };
 
-/** `home` is where the browser looks for what its person trusts. */
-export const launch = (userDataDir = profile(), home?: string): Promise<Browser> =>
-  puppeteer.launch({
-    executablePath: process.env.CHROMIUM || '/usr/bin/chromium-headless-shell',
-    headless: 'shell',
-    userDataDir,
-    args: ARGS,
-    ...(home ? { env: { ...process.env, HOME: home } } : {}),
-  });
+/** A browser as a test file has it: nothing of another file is in it. */
+export type Browsing = Pick<Browser, 'newPage' | 'createBrowserContext' | 'close'>;
+
+/** This worker’s browser, for one file. Closed, it takes along what was opened in it. */
+export async function launch(): Promise<Browsing> {
+  const browser = await browsers.shared();
+  const contexts: BrowserContext[] = [];
+  const createBrowserContext = async () => {
+    const context = await browser.createBrowserContext();
+    contexts.push(context);
+    return context;
+  };
+  const own = await createBrowserContext();
+  return {
+    newPage: () => own.newPage(),
+    createBrowserContext,
+    // One that its test has closed already stays closed.
+    close: async () => void (await Promise.allSettled(contexts.map((context) => context.close()))),
+  };
+}
+
+/** A browser that is nobody else’s. `home` is where it looks for what its person trusts. */
+export const launchOwn = (home?: string): Promise<Browser> =>
+  browsers.begin({ userDataDir: profile(), ...(home ? { env: { ...process.env, HOME: home } } : {}) });
 
 export const phone = { width: 390, height: 844, isMobile: true, hasTouch: true } as const;
 export const wide = { width: 1280, height: 800 } as const;
@@ -61,7 +68,7 @@ export class Person {
     });
   }
 
-  static async at(browser: Browser, base: string, viewport: Parameters<Page['setViewport']>[0]): Promise<Person> {
+  static async at(browser: Browsing, base: string, viewport: Parameters<Page['setViewport']>[0]): Promise<Person> {
     const page = await browser.newPage();
     await page.setViewport(viewport);
     return new Person(page, base);
@@ -256,7 +263,7 @@ export class Person {
 
 /** A person signed in on a device of their own: nothing of it is shared with another. */
 export async function signedIn(
-  browser: Browser,
+  browser: Browsing,
   base: string,
   { name = 'Ines', pin = '2580', viewport }: { name?: string; pin?: string; viewport: Parameters<typeof Person.at>[2] },
 ): Promise<Person> {

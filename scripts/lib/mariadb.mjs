@@ -49,10 +49,10 @@ function writeSettings(file, settings) {
 }
 
 /**
- * A MariaDB of our own on loopback, its files in `folder`; with `history` it notes every change for two weeks. One that is still running there is taken over; one that
- * dies is started again on the same port.
+ * A MariaDB of our own on loopback, its files in `folder`; with `history` it notes every change for two weeks; not `lasting` it need not
+ * survive a power cut. One that is still running there is taken over; one that dies is started again on the same port.
  */
-export async function startMariaDb(folder, { restart = false, history = false } = {}) {
+export async function startMariaDb(folder, { restart = false, history = false, lasting = true } = {}) {
   const mariadbd = ensureProgram('MariaDB', ['mariadbd'], packages);
   const install = ensureProgram('MariaDB', ['mariadb-install-db'], packages);
   mkdirSync(folder, { recursive: true });
@@ -166,6 +166,7 @@ export async function startMariaDb(folder, { restart = false, history = false } 
         `--log-error=${join(folder, 'mariadb.log')}`,
         '--innodb-buffer-pool-size=64M',
         '--max-allowed-packet=64M',
+        ...(lasting ? [] : ['--innodb-flush-log-at-trx-commit=0', '--innodb-flush-method=nosync']),
         // Written with each commit: a power cut must not leave one without the other.
         ...(history
           ? [

@@ -86,8 +86,6 @@ test('what was acknowledged at one node is read at the other at once', async () 
 test('a server goes on by another node when its own is killed', async () => {
   const before = {
     url: () => cluster.url(0),
-    pid: () => 0,
-    launch: () => Promise.resolve(0),
     stop: cluster.stop,
     folder,
   };

@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { QueryTypes } from 'sequelize';
 import { archetypes, type JobFile } from '@iron-cradle/core';
-import { openShop, type Shop } from '../../e2e/lib/server.ts';
+import { openOwnShop, type OwnShop } from '../../e2e/lib/server.ts';
 import { connected, openDatabase } from '../src/db/connect.ts';
 import { migrateTo } from '../src/db/migrate.ts';
 import { backup } from '../src/keeping/backup.ts';
@@ -17,7 +17,7 @@ import { checkCopy, verifyShop } from '../src/keeping/verify.ts';
 import { Tablet } from './tablet.ts';
 
 /** Copies of the shop: made while work goes on, read back, put back; nothing that stood there is lost. */
-let shop: Shop;
+let shop: OwnShop;
 let one: Tablet;
 const place = mkdtempSync(join(tmpdir(), 'cradle-keeping-'));
 const copy = join(place, 'copy');
@@ -26,7 +26,7 @@ const pixel = Buffer.from(
   'base64',
 );
 beforeAll(async () => {
-  shop = await openShop();
+  shop = await openOwnShop();
   one = new Tablet(shop, 'one');
   await one.signIn();
   await one.append('job-k', [

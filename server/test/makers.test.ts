@@ -186,7 +186,7 @@ describe('many at once', () => {
   });
   test('a number from elsewhere that is far off is given anew; jobs go on being opened', async () => {
     const { json: file } = await one.call('GET', '/jobs/job-burst-0/file');
-    const other = await openShop();
+    const other = await openShop({ fresh: true });
     const there = new Tablet(other, 'there');
     await there.signIn();
     const far = { ...file, job: { ...file.job, number: 2_147_483_647 } };

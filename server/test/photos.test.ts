@@ -56,7 +56,7 @@ describe('photos', () => {
     const file = (await two.call('GET', '/jobs/job-moves/file?photos=yes')).json as JobFile;
     expect(file.photos).toEqual({ 'photo-moves': pixel.toString('base64') });
 
-    const other = await openShop({ demo: true });
+    const other = await openShop({ fresh: true });
     const there = new Tablet(other, 'there');
     await there.signIn();
     const page = Buffer.from('<html></html>').toString('base64');

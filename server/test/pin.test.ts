@@ -1,12 +1,12 @@
-import { ownDatabase } from '../../e2e/lib/server.ts';
+import { sharedDatabase } from '../../e2e/lib/server.ts';
 import { openDatabase, type Database } from '../src/db/connect.ts';
 import { checkPin, hashPin } from '../src/people/signIn.ts';
 
 /** Guessing a PIN: many at once, and one after the other for a long time. */
-let mariadb: Awaited<ReturnType<typeof ownDatabase>>;
+let mariadb: Awaited<ReturnType<typeof sharedDatabase>>;
 let db: Database;
 beforeAll(async () => {
-  mariadb = await ownDatabase();
+  mariadb = await sharedDatabase();
   db = await openDatabase(mariadb.url());
 });
 afterAll(async () => {

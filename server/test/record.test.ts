@@ -274,7 +274,7 @@ describe('all of it as one zip', () => {
     const parts = await zipped();
     const bomb = zipSync({ 'job.json': new Uint8Array(210_000_000) }, { level: 1 });
     expect(bomb.length).toBeLessThan(2_000_000);
-    const other = await openShop();
+    const other = await openShop({ fresh: true });
     const there = new Tablet(other, 'there');
     await there.signIn();
     const login = await fetch(`${other.base}/api/session`, {

@@ -22,8 +22,8 @@ let other: Shop;
 let here: Tablet;
 let there: Tablet;
 beforeAll(async () => {
-  quay = await openShop({ env: { KEY_FILE: KEY } });
-  other = await openShop();
+  quay = await openShop({ fresh: true, env: { KEY_FILE: KEY } });
+  other = await openShop({ fresh: true });
   [here, there] = [new Tablet(quay, 'quay'), new Tablet(other, 'other')];
   for (const tablet of [here, there]) await tablet.signIn('marit', '3690');
 });

@@ -1,16 +1,16 @@
 import { QueryTypes } from 'sequelize';
 import { archetypes, type Entry } from '@iron-cradle/core';
-import { openShop, ownDatabase, type Shop } from '../../e2e/lib/server.ts';
+import { openOwnShop, openShop, ownDatabase, type OwnShop } from '../../e2e/lib/server.ts';
 import { Tablet } from './tablet.ts';
 import { openDatabase } from '../src/db/connect.ts';
 
 const opened = { name: 'Van', complaint: 'pump', vehicle: archetypes[0]!, gauge: 0.5 };
-let shop: Shop;
+let shop: OwnShop;
 let one: Tablet;
 let two: Tablet;
 
 beforeAll(async () => {
-  shop = await openShop();
+  shop = await openOwnShop();
   one = new Tablet(shop, 'one');
   two = new Tablet(shop, 'two');
   await one.signIn();

@@ -1,4 +1,4 @@
-import { openShop, type Shop } from '../../e2e/lib/server.ts';
+import { openOwnShop, openShop, type OwnShop, type Shop } from '../../e2e/lib/server.ts';
 import { badNight, behindBoth, delivered, mustBeWhole, opened, wait } from './badNight.ts';
 import { Tablet } from './tablet.ts';
 
@@ -7,10 +7,10 @@ const KILLS = Number(process.env.KILLS ?? 10);
 /** Every so many of them it is the database. */
 const DATABASE_EVERY = 5;
 
-let first: Shop;
+let first: OwnShop;
 let second: Shop;
 beforeAll(async () => {
-  first = await openShop();
+  first = await openOwnShop();
   second = await openShop({ beside: first });
 });
 afterAll(async () => {

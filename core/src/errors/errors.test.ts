@@ -1,4 +1,4 @@
-import { InputError, present, problemInWords } from './index.ts';
+import { ifMeant, InputError, present, problemInWords } from './index.ts';
 
 describe('bad input, said to the person who typed it', () => {
   test.each([
@@ -24,5 +24,19 @@ describe('bad input, said to the person who typed it', () => {
         'feed',
       ),
     ).toThrow('line: expected a line that is there, found “feed”');
+  });
+});
+
+describe('what something comes to so far', () => {
+  test('nothing while a figure cannot be meant', () => {
+    expect(
+      ifMeant(() => {
+        throw new InputError('length', '0', 'more than 0');
+      }),
+    ).toBeNull();
+    expect(ifMeant(() => 35.6)).toBe(35.6);
+  });
+  test('a fault of the program is never taken for a blank field', () => {
+    expect(() => ifMeant(() => (undefined as unknown as { bar: number }).bar)).toThrow(TypeError);
   });
 });

@@ -48,3 +48,19 @@ export function present<T>(value: T | null | undefined, what: string, id: string
   if (value === null || value === undefined) throw new InputError(what, String(id), `a ${what} that is there`);
   return value;
 }
+
+/**
+ * What something comes to, or null while what was said cannot be meant yet. Any other error goes on: it is a fault, not a blank field.
+ *
+ * @param reckon the reckoning
+ * @throws whatever it throws that is no InputError
+ * @example ifMeant(() => wrenchSetting({ torque: 40, length: 0, extension: 50, degrees: 0 })) // null
+ */
+export function ifMeant<T>(reckon: () => T): T | null {
+  try {
+    return reckon();
+  } catch (error) {
+    if (!(error instanceof InputError)) throw error;
+    return null;
+  }
+}

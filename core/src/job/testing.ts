@@ -104,15 +104,29 @@ export const anyQueues = (mostCommon = 4, most = 4): fc.Arbitrary<Queues> => {
     });
 };
 
-/** Every order in which two queues can reach the server. */
-export function interleavings<T>([a, b]: readonly [readonly T[], readonly T[]]): T[][] {
-  const [x, y] = [a[0], b[0]];
-  if (x === undefined) return [[...b]];
-  if (y === undefined) return [[...a]];
-  return [
-    ...interleavings([a.slice(1), b]).map((rest) => [x, ...rest]),
-    ...interleavings([a, b.slice(1)]).map((rest) => [y, ...rest]),
-  ];
+/** What a server has made of the entries that have arrived. */
+export interface Delivered {
+  /** The state they make. */
+  state: JobState;
+  /** Those that got a number. */
+  log: Entry[];
+  /** Those that did not. */
+  refused: string[];
+}
+
+/** What a server makes of two queues in every order in which they can reach it. Orders that begin alike share what they begin with. */
+export function everyDelivery(
+  common: readonly Entry[],
+  [a, b]: readonly [readonly Entry[], readonly Entry[]],
+): Delivered[] {
+  const from = (so: Delivered, x: number, y: number): Delivered[] =>
+    x === a.length && y === b.length
+      ? [so]
+      : [
+          ...(x < a.length ? from(arrived(so, a[x]!), x + 1, y) : []),
+          ...(y < b.length ? from(arrived(so, b[y]!), x, y + 1) : []),
+        ];
+  return from(before(common), 0, 0);
 }
 
 /** What another tablet wrote that held the log up to `on`: the newest of it, where nobody says. @example elsewhere(log, 1, { kind: 'fill', body: { litres: 9 } }) */
@@ -141,22 +155,20 @@ export function inThisOrder(entries: readonly Entry[]): JobState {
 }
 
 /** What a server makes of entries in the order they arrive: who gets a number, who is refused. */
-export function deliver(
-  common: readonly Entry[],
-  arriving: readonly Entry[],
-): { state: JobState; log: Entry[]; refused: string[] } {
-  const log = [...common];
-  const refused: string[] = [];
-  let state = folded(null, log, log);
-  for (const one of arriving) {
-    if (refusalOf(state, one)) {
-      refused.push(one.id);
-      continue;
-    }
-    log.push({ ...one, seq: log.length + 1 } as Entry);
-    state = folded(state, log, log.slice(-1));
-  }
-  return { state, log, refused: refused.sort() };
+export const deliver = (common: readonly Entry[], arriving: readonly Entry[]): Delivered =>
+  arriving.reduce(arrived, before(common));
+
+const before = (common: readonly Entry[]): Delivered => ({
+  state: folded(null, common, common),
+  log: [...common],
+  refused: [],
+});
+
+/** One more arrives: it gets the next number or is refused. */
+function arrived({ state, log, refused }: Delivered, one: Entry): Delivered {
+  if (refusalOf(state, one)) return { state, log, refused: [...refused, one.id].sort() };
+  const more = [...log, { ...one, seq: log.length + 1 } as Entry];
+  return { state: folded(state, more, more.slice(-1)), log: more, refused };
 }
 
 function folded(base: JobState | null, log: readonly Entry[], fresh: readonly Entry[]): JobState {

@@ -1,3 +1,4 @@
+import { draws } from '../testing/index.ts';
 import { inWords } from '../quantity/index.ts';
 import { archetypes, type VehicleFile } from '../vehicle/index.ts';
 import { completed, type Entry, foldJob, logWriter, owed, refusalOf } from '../job/index.ts';
@@ -6,7 +7,7 @@ import { blind, type Blind } from './blind.ts';
 import { type Descent } from './descend.ts';
 import { truthAtEnds, truthOutside, truthShorter, withSnag } from '../truth/index.ts';
 
-const VEHICLES = 2000;
+const VEHICLES = draws(2000);
 
 function harness(count: number, margins?: { overshoot: number; eye: number }): (Descent & { blind: Blind })[] {
   return Array.from({ length: count }, (_, i) => {
@@ -24,7 +25,7 @@ function harness(count: number, margins?: { overshoot: number; eye: number }): (
 describe('hidden vehicles whose truth lies inside the ranges', () => {
   const runs = harness(VEHICLES);
 
-  test(`no line of ${VEHICLES} vehicles is ever pulled, and nothing is struck`, () => {
+  test('no line is ever pulled, and nothing is struck', () => {
     expect(runs.filter((run) => run.pulled.length > 0)).toHaveLength(0);
     expect(runs.filter((run) => run.struck.length > 0)).toHaveLength(0);
   });
@@ -53,14 +54,14 @@ const others = (count: number) =>
   });
 
 test('where every figure stands at an end of its range, nothing is pulled and nothing is struck', () => {
-  const runs = others(300).map(({ file, rng }) => descend(file, { truth: truthAtEnds(file, rng), rng }));
+  const runs = others(draws(300)).map(({ file, rng }) => descend(file, { truth: truthAtEnds(file, rng), rng }));
   expect(runs.filter((run) => run.pulled.length > 0)).toHaveLength(0);
   expect(runs.filter((run) => run.struck.length > 0)).toHaveLength(0);
-  expect(runs.filter((run) => run.end === 'out').length).toBeGreaterThan(150);
+  expect(runs.filter((run) => run.end === 'out').length).toBeGreaterThan(runs.length / 2);
 });
 
 test('where all lines are 10 to 30 % shorter than filed, none is pulled that somebody had said to be nearly or quite tight', () => {
-  const runs = others(300).map(({ file, rng }) =>
+  const runs = others(draws(300)).map(({ file, rng }) =>
     descend(file, { truth: truthShorter(file, { rng, by: [0.1, 0.3] }), rng }),
   );
   const pulled = runs.filter((run) => run.pulled.length > 0);
@@ -75,7 +76,7 @@ test('where all lines are 10 to 30 % shorter than filed, none is pulled that som
     return looks.slice(0, -1).flatMap((look) => [...look.tight, ...look.nearly]);
   };
   // Lines that nobody had any word of may be pulled: the file says they are longer. The test is no test without some.
-  expect(pulled.length).toBeGreaterThan(20);
+  expect(pulled.length).toBeGreaterThan(runs.length / 15);
   for (const run of pulled) for (const line of run.pulled) expect(named(run)).not.toContain(line);
   console.info(
     `${pulled.length} of ${runs.length} pull a line, ${pulled.filter((run) => named(run).length > 0).length} after another one was named`,

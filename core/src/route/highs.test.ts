@@ -1,8 +1,8 @@
 import highsLoader, { type Highs } from 'highs';
-import { seeded } from '../truth/index.ts';
 import { solve } from './index.ts';
 import { highsModel } from './testing/highsModel.ts';
-import { randomModel, type Size } from './testing/randomModel.ts';
+import { halfNeedTilt } from './testing/halfNeedTilt.ts';
+import type { Size } from './testing/randomModel.ts';
 import type { RouteModel } from './types.ts';
 
 const size: Size = {
@@ -29,28 +29,16 @@ function byHighs(model: RouteModel): number | null {
   return ObjectiveValue;
 }
 
-/** Every second model has no way unless it tilts. */
-function models(count: number, more: Partial<Size>, seed: number): RouteModel[] {
-  const out: RouteModel[] = [];
-  for (let i = 0, n = seed; i < count; n++) {
-    const model = randomModel(seeded(n), { ...size, ...more });
-    const flat = { ...model, tilt: { second: 0, first: 0 } };
-    if (i % 2 === 1 && (solve(flat).route !== null || solve(model).route === null)) continue;
-    out.push(model);
-    i += 1;
-  }
-  return out;
-}
-
 describe('against a mixed-integer program on HiGHS, as many stages as things and the goal', () => {
-  test.each<[string, Partial<Size>, number]>([
+  const cases = [
     ['down', {}, 80],
     ['up, read backwards', { direction: 'up', clips: 0 }, 60],
     ['from the middle', { middle: true, clips: 0 }, 40],
     ['two places in reach at once', { lines: 2, together: true }, 30],
-  ])('%s: same feasibility, same least minutes', (_, more, count) => {
+  ] satisfies [string, Partial<Size>, number][];
+  test.each(cases)('%s: same feasibility, same least minutes', (name, more, count) => {
     let ways = 0;
-    for (const model of models(count, more, 4000)) {
+    for (const model of halfNeedTilt(`HiGHS: ${name}`, { ...size, ...more }, { count, seed: 4000 })) {
       const ours = solve(model).route?.minutes ?? null;
       const theirs = byHighs(model);
       expect(ours === null).toBe(theirs === null);

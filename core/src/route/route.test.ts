@@ -1,10 +1,9 @@
-import { seeded } from '../truth/index.ts';
 import { runs } from '../testing/index.ts';
 import { solve } from './index.ts';
 import { checkRoute } from './testing/checkRoute.ts';
 import { exhaustive } from './testing/exhaustive.ts';
-import { randomModel, type Size } from './testing/randomModel.ts';
-import type { RouteModel } from './types.ts';
+import { halfNeedTilt, level } from './testing/halfNeedTilt.ts';
+import type { Size } from './testing/randomModel.ts';
 
 const tiny: Size = {
   lines: 3,
@@ -19,22 +18,8 @@ const tiny: Size = {
   middle: false,
 };
 
-const level = (model: RouteModel): RouteModel => ({ ...model, tilt: { second: 0, first: 0 } });
-
-/** Random models, every second one with no way unless it tilts; both halves are tried out by `exhaustive` below. */
-function models(count: number, size: Size, seed: number): RouteModel[] {
-  const out: RouteModel[] = [];
-  for (let i = 0, n = seed; i < count; n++) {
-    const model = randomModel(seeded(n), size);
-    if (i % 2 === 1 && (solve(level(model)).route !== null || solve(model).route === null)) continue;
-    out.push(model);
-    i += 1;
-  }
-  return out;
-}
-
 describe('against trying everything', () => {
-  const cases: [string, Partial<Size>, number][] = [
+  const cases = [
     ['down', {}, 200],
     ['up, read backwards', { direction: 'up' }, 200],
     ['from the middle', { middle: true }, 120],
@@ -42,10 +27,11 @@ describe('against trying everything', () => {
     ['dense in what must be off or on meanwhile', { dense: 0.35 }, 500],
     ['part-way, only what holds it there', { partWay: true, clips: 0.6 }, 200],
     ['two places in reach at once', { lines: 2, together: true, direction: 'up' }, 100],
-  ];
-  test.each(cases)('%s: same feasibility and least cost, half of them need tilt', (_, more, count) => {
+  ] satisfies [string, Partial<Size>, number][];
+  test.each(cases)('%s: same feasibility and least cost, half of them need tilt', (name, more, count) => {
     let [ways, none] = [0, 0];
-    for (const [i, model] of models(runs(count), { ...tiny, ...more }, 17).entries()) {
+    const models = halfNeedTilt(name, { ...tiny, ...more }, { count: runs(count), seed: 17 });
+    for (const [i, model] of models.entries()) {
       const { route } = solve(model);
       if (i % 2 === 1) expect(exhaustive(level(model))).toBeNull();
       const least = exhaustive(model);

@@ -12,8 +12,17 @@ import {
 import { randomVehicle, seeded } from '@iron-cradle/core/rehearsal';
 import { layoutHang } from './hang/layout.ts';
 
-/** A random vehicle some stops down; what is drawn must be what the core says. */
+const had = new Map<string, JobState>();
+
+/** A random vehicle some stops down; what is drawn must be what the core says. A state never changes: it is made once. */
 export function some(seed: number, stops = 1 + (seed % 4)): JobState {
+  const key = `${seed}/${stops}`;
+  const state = had.get(key) ?? made(seed, stops);
+  had.set(key, state);
+  return state;
+}
+
+function made(seed: number, stops: number): JobState {
   const rng = seeded(seed);
   const write = logWriter('job');
   let state = foldJob(null, [
@@ -37,6 +46,7 @@ export function some(seed: number, stops = 1 + (seed % 4)): JobState {
   }
   return state;
 }
+
 /** Of the vehicles the drawings are tried with. */
 export const seeds = Array.from({ length: 60 }, (_, i) => i);
 /** The hang as it is drawn for a job where it stands, and what holds it there. */

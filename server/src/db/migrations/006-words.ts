@@ -1,5 +1,22 @@
 import { DataTypes, QueryTypes, type QueryInterface } from 'sequelize';
-import { wordsOf } from '../../jobs/words.ts';
+
+/**
+ * The words of name and plate as this step wrote them: a step does the same for ever, whatever the search learns later.
+ *
+ * @example wordsThen({ name: 'Van 4', plate: 'IS 204' }) // ['van', '4', 'is', '204', 'is204', 's204', '204', '04']
+ */
+function wordsThen({ name, plate }: { name: string; plate: string | null }): string[] {
+  const split = (text: string) =>
+    text
+      .toLowerCase()
+      .normalize('NFKC')
+      .split(/[^\p{L}\p{N}]+/u)
+      .filter((word) => word !== '')
+      .map((word) => word.slice(0, 40));
+  const whole = split(plate ?? '').join('');
+  const ends = Array.from({ length: Math.max(0, whole.length - 1) }, (_, i) => whole.slice(i, i + 40));
+  return [...new Set([...split(name), ...split(plate ?? ''), ...ends])];
+}
 
 /** Jobs looked at in one step. */
 const PAGE = 500;
@@ -30,7 +47,7 @@ export async function up(q: QueryInterface): Promise<void> {
     );
     for (const { id, summary } of rows) {
       const { name, plate, signed } = JSON.parse(summary) as { name: string; plate: string | null; signed: string };
-      const list = wordsOf({ name, plate });
+      const list = wordsThen({ name, plate });
       if (list.length > 0)
         await q.sequelize.query(
           `INSERT IGNORE INTO job_words (word, job_id) VALUES ${list.map(() => '(?, ?)').join(', ')}`,

@@ -3,6 +3,7 @@ import {
   freeVolume,
   holdCompleted,
   holeInWords,
+  ifMeant,
   judgeHeld,
   lookedAt,
   ownUnit,
@@ -112,11 +113,7 @@ function judgedSoFar(body: Partial<HeldBody>, state: JobState): HoldJudged | nul
     ...waited,
     ...(where ? { where } : {}),
   };
-  try {
-    return judgeHeld(holdCompleted(state, whole));
-  } catch {
-    return null;
-  }
+  return ifMeant(() => judgeHeld(holdCompleted(state, whole)));
 }
 
 const known = ({ height, ends }: Partial<HeldBody>): Partial<HeldBody> => ({

@@ -1,4 +1,4 @@
-import { clampsFor, clampSizes, fittedOutside, InputError, type ClampKind, type Rubber } from '@iron-cradle/core';
+import { clampsFor, clampSizes, fittedOutside, ifMeant, type ClampKind, type Rubber } from '@iron-cradle/core';
 import { useState } from 'react';
 import { EntryForm } from '../../../form/EntryForm.tsx';
 import { FormChoice } from '../../../form/FormChoice.tsx';
@@ -126,10 +126,5 @@ function Fitted({ onOver, onSize }: { onOver: (mm: number) => void; onSize: (nam
 
 function fittedIn({ outside, bore, pipe }: { outside?: number; bore?: number; pipe?: number }): number | null {
   if (outside === undefined || bore === undefined || pipe === undefined) return null;
-  try {
-    return fittedOutside({ outside, bore, pipe });
-  } catch (error) {
-    if (!(error instanceof InputError)) throw error;
-    return null;
-  }
+  return ifMeant(() => fittedOutside({ outside, bore, pipe }));
 }

@@ -1,6 +1,7 @@
 import {
   gauges,
   groundOff,
+  ifMeant,
   judgeWire,
   litres,
   rounded,
@@ -224,14 +225,12 @@ export function WiresScreen({ onDone }: { onDone: () => void }) {
 function judgedSoFar({ amps, metres, gauge, back, seen = [], ...rest }: Partial<Tried>) {
   if (typeof amps !== 'number' || typeof metres !== 'number' || !gauge || !back) return null;
   const known = Object.fromEntries(Object.entries(rest).filter(([, value]) => typeof value === 'number'));
-  try {
-    return judgeWire(
+  return ifMeant(() =>
+    judgeWire(
       { amps, metres, gauge, back, ...known },
       seen.map((one) => WIRE_SEEN[one]),
-    );
-  } catch {
-    return null;
-  }
+    ),
+  );
 }
 
 /** Ohms too many in the sender’s ground, and the litres the needle is off by them. */

@@ -1,7 +1,7 @@
 import {
   boltClasses,
   boltThreads,
-  InputError,
+  ifMeant,
   lubricants,
   wrenchSetting,
   type BoltClass,
@@ -88,7 +88,7 @@ function Crowfoot({ torque }: { torque: number | null }) {
   const set =
     torque === null || length === null || extension === null
       ? null
-      : settingOf({ torque, length, extension, degrees: Number(degrees) });
+      : ifMeant(() => wrenchSetting({ torque, length, extension, degrees: Number(degrees) }).toFixed(1));
   return (
     <div className="grid gap-3">
       <div className="grid gap-x-3 min-[480px]:grid-cols-2">
@@ -125,13 +125,4 @@ function Crowfoot({ torque }: { torque: number | null }) {
       )}
     </div>
   );
-}
-
-function settingOf(of: Parameters<typeof wrenchSetting>[0]): string | null {
-  try {
-    return wrenchSetting(of).toFixed(1);
-  } catch (error) {
-    if (!(error instanceof InputError)) throw error;
-    return null;
-  }
 }

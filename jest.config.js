@@ -50,6 +50,7 @@ export default {
       roots: ['<rootDir>/web/src'],
       testMatch: ['**/*.test.tsx'],
       testEnvironment: '<rootDir>/web/src/testing/environment.mjs',
+      setupFilesAfterEnv: ['<rootDir>/web/src/testing/patience.ts'],
     },
     {
       ...common,

@@ -61,10 +61,10 @@ test('each border is held', () => {
     'tests-by-the-front-door',
     'web-not-server',
   ]);
-}, 30_000);
+});
 
 test('folders in a circle are caught, also where only types go round', () => {
   expect(broken('.dependency-cruiser.folders.cjs', 'core/src/kernel', 'core/src/things')).toEqual([
     'no-circles-of-folders',
   ]);
-}, 30_000);
+});

@@ -109,7 +109,7 @@ test('an empty shop: address printed, nobody in it, the web application served',
   running = null;
   expect(alive(db)).toBe(false);
   expect((await fetch(`http://127.0.0.1:${port}/api/people`).catch(() => null)) === null).toBe(true);
-}, 90_000);
+});
 
 test('killed itself, it starts again over what it left', async () => {
   const port = await freePort();
@@ -121,7 +121,7 @@ test('killed itself, it starts again over what it left', async () => {
   running!.kill('SIGINT');
   await new Promise((resolve) => running!.once('exit', resolve));
   running = null;
-}, 60_000);
+});
 
 function urlOf(): string {
   const { password, port } = JSON.parse(readFileSync(join(folder, 'settings.json'), 'utf8')) as {

@@ -3,7 +3,7 @@ import { createRequire } from 'node:module';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Browser, BrowserContext, ElementHandle, Page } from 'puppeteer-core';
-import { profile } from './server.ts';
+import { clock, profile } from './server.ts';
 import { PATIENCE, SLOWED, until } from './until.ts';
 
 /** What the environment of these tests has: the Chromium of this worker, and a way to begin another. */
@@ -50,6 +50,12 @@ export interface Logged {
   body: Record<string, unknown>;
 }
 
+const path = '../../scripts/lib/quicken.mjs';
+const { quicken, turnable } = (await import(path)) as {
+  quicken: (rate: number, begun: number) => void;
+  turnable: () => void;
+};
+
 /** A person at a screen: taps what is seen, counts the taps, and fails on any script error. */
 export class Person {
   taps = 0;
@@ -60,6 +66,8 @@ export class Person {
     readonly base: string,
   ) {
     page.setDefaultTimeout(PATIENCE);
+    void page.evaluateOnNewDocument(turnable);
+    if (clock.rate !== 1) void page.evaluateOnNewDocument(quicken, clock.rate, clock.begun);
     if (SLOWED > 1) void page.emulateCPUThrottling(SLOWED);
     page.on('pageerror', (error) => this.errors.push((error as Error).message));
     page.on('console', (message) => {
@@ -118,8 +126,7 @@ export class Person {
       }
     });
     // And reads a safety question before it answers: a tap in its first moment answers nothing.
-    if (await handle.evaluate((e) => e.closest('[data-singly]') !== null))
-      await new Promise((resolve) => setTimeout(resolve, 450));
+    if (await handle.evaluate((e) => e.closest('[data-singly]') !== null)) await this.passes(450);
     const met = await handle.evaluateHandle((e) => {
       const seen = { it: false };
       const look = (event: Event) => void (seen.it = event.composedPath().includes(e));
@@ -132,6 +139,13 @@ export class Person {
     if (!missed) this.taps += 1;
     return !missed;
   }
+
+  /** Lets so much time pass at once for whatever looks how soon a finger comes, ms. */
+  passes = (ms: number): Promise<void> =>
+    this.page.evaluate((more) => (globalThis as unknown as { turnClock: (ms: number) => void }).turnClock(more), ms);
+
+  /** Waits as long as somebody does who watches a meter, ms by the clock of these tests. */
+  waits = (ms: number): Promise<void> => new Promise((resolve) => setTimeout(resolve, ms / clock.rate));
 
   button = (text: string): string =>
     `::-p-xpath(//*[self::button or self::a][contains(normalize-space(.), "${text}")])`;
@@ -199,8 +213,8 @@ export class Person {
     const before = (await this.log(jobId)).length;
     await this.tap(selector);
     await until(
-      () => this.log(jobId),
-      (all) => all.length > before,
+      () => this.api<{ entries: Logged[] }>(`/jobs/${jobId}/entries?since=${before}`),
+      ({ entries }) => entries.length > 0,
     );
   }
 

@@ -210,7 +210,6 @@ test('a file that holds no such key stops the start, and is left as it is', () =
       CRADLE_DEMO: 'no',
     },
     encoding: 'utf8',
-    timeout: 30_000,
   });
   expect(told.status).not.toBe(0);
   expect(told.stderr).toContain('expected a private key of Ed25519');

@@ -50,21 +50,17 @@ test('what one server took is heard at the other', async () => {
   stop.abort();
 });
 
-test(
-  `${KILLS} kills of servers and database under load: nothing acknowledged is lost, every chain is whole, every stream complete`,
-  async () => {
-    const kill = async (i: number) => {
-      if (i % DATABASE_EVERY === 0) {
-        process.kill(first.db.pid(), 'SIGKILL');
-        await wait(100);
-        await first.db.launch();
-      } else {
-        const shop = i % 2 ? first : second;
-        await shop.kill();
-        await shop.start();
-      }
-    };
-    mustBeWhole(await badNight({ first, second, kills: KILLS, kill }), KILLS);
-  },
-  Math.max(120_000, KILLS * 4_000),
-);
+test(`${KILLS} kills of servers and database under load: nothing acknowledged is lost, every chain is whole, every stream complete`, async () => {
+  const kill = async (i: number) => {
+    if (i % DATABASE_EVERY === 0) {
+      process.kill(first.db.pid(), 'SIGKILL');
+      await wait(100);
+      await first.db.launch();
+    } else {
+      const shop = i % 2 ? first : second;
+      await shop.kill();
+      await shop.start();
+    }
+  };
+  mustBeWhole(await badNight({ first, second, kills: KILLS, kill }), KILLS);
+});

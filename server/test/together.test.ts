@@ -74,7 +74,7 @@ test('what the bays show of twenty jobs is written in a few statements: its rows
   // Each its own, and as it is reckoned from its log.
   for (const { id, summary } of rows)
     expect(JSON.parse(summary)).toEqual(summaryOf((await shelves.states.of(id)).state!));
-}, 120_000);
+});
 
 test('ten requests of one job at once are taken in their order', async () => {
   const note = await open('job-one');

@@ -215,7 +215,7 @@ test('as many readings as a body may hold are judged, whatever they say', () => 
   expect(judgePart(job.state, part('sender')).outcome).toBe('bad');
   job.say('swept', { part: 'sender', passes: passes((i) => (Math.floor(i / 4) % 2 === 0 ? 20 : 80)) });
   expect(judgePart(job.state, part('sender')).outcome).toBe('bad');
-}, 20_000);
+});
 
 describe('bad input', () => {
   test.each([

@@ -64,12 +64,12 @@ describe('cut list', () => {
       });
       for (const { coil, pieces: cut, rest } of cuts) expect(cut.reduce((a, b) => a + b, 0) + rest).toBe(coil);
     }
-  }, 60_000);
+  });
   test('fourteen pieces from ten coils do not hang', () => {
     const pieces = Array.from({ length: 14 }, (_, i) => 210 + 37 * i);
     const coils = Array.from({ length: 10 }, (_, i) => 600 + 53 * i);
     expect(cutList(pieces, coils).missing).toBeGreaterThanOrEqual(0);
-  }, 10_000);
+  });
   test.each([
     [[0], [100], 'pieces'],
     [[100], [Number.NaN], 'coils'],

@@ -44,20 +44,18 @@ const refused = () =>
     status: 401,
     headers: { 'Content-Type': 'application/problem+json' },
   });
-/** A machine that does other work at once takes its time over a page. */
-const PATIENCE = { timeout: 20_000 };
 const away = () => Promise.reject(new TypeError('away'));
 
 describe('everything behind the sign-in', () => {
   test('kept from before the sign-in that nobody was: asked again first, and the page stays', async () => {
     const { visited } = open({ person: null }, says(ines));
-    await waitFor(() => expect(screen.queryByText('the job')).not.toBeNull(), PATIENCE);
+    await waitFor(() => expect(screen.queryByText('the job')).not.toBeNull());
     expect(visited).not.toContain('/sign-in');
   });
 
   test('nobody is signed in: asked who is working', async () => {
     open({ person: null }, says(null));
-    await waitFor(() => expect(screen.queryByText('who is working')).not.toBeNull(), PATIENCE);
+    await waitFor(() => expect(screen.queryByText('who is working')).not.toBeNull());
   });
 
   test('a sign-in that ended while its page stands: who is working is asked, and what was heard is forgotten', async () => {
@@ -67,25 +65,25 @@ describe('everything behind the sign-in', () => {
       path.endsWith('/session')
         ? says(answers.pop() ?? null)()
         : Promise.resolve(refused())) as () => Promise<Response>);
-    await waitFor(() => expect(screen.queryByText('who is working')).not.toBeNull(), PATIENCE);
+    await waitFor(() => expect(screen.queryByText('who is working')).not.toBeNull());
     expect(client.getQueryData(['jobs'])).toBeUndefined();
   });
 
   test('the server asks for the PIN of a device that went on without it: so does its screen', async () => {
     let locked = false;
     open({ person: ines }, () => Promise.resolve(json({ person: ines, locked })));
-    await waitFor(() => expect(screen.queryByText('the job')).not.toBeNull(), PATIENCE);
+    await waitFor(() => expect(screen.queryByText('the job')).not.toBeNull());
     locked = true;
     act(() => setLine({ server: 'pin' }));
-    await waitFor(() => expect(screen.queryByText('Ines, your PIN')).not.toBeNull(), PATIENCE);
+    await waitFor(() => expect(screen.queryByText('Ines, your PIN')).not.toBeNull());
     act(() => setLine({ server: 'here' }));
   });
 
   test('the server is away: who was known goes on, who was not is asked to sign in', async () => {
     open({ person: ines }, away);
-    await waitFor(() => expect(screen.queryByText('the job')).not.toBeNull(), PATIENCE);
+    await waitFor(() => expect(screen.queryByText('the job')).not.toBeNull());
     document.body.replaceChildren();
     open({ person: null }, away);
-    await waitFor(() => expect(screen.queryByText('who is working')).not.toBeNull(), PATIENCE);
+    await waitFor(() => expect(screen.queryByText('who is working')).not.toBeNull());
   });
 });

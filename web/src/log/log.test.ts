@@ -240,7 +240,7 @@ describe('one way in', () => {
     expect(lineState().notTaken).toHaveLength(1);
     server.mode = 'up';
     await until(async () => (await inOutbox()).length === 0);
-  }, 30_000);
+  });
 
   test('an entry of a later version: the screen says reload', async () => {
     const job = fresh();

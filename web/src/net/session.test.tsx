@@ -19,7 +19,7 @@ function Who() {
     </>
   );
 }
-const reads = (text: string) => waitFor(() => expect(screen.queryByText(text)).not.toBeNull(), { timeout: 20_000 });
+const reads = (text: string) => waitFor(() => expect(screen.queryByText(text)).not.toBeNull());
 
 describe('who is signed in', () => {
   /** What is asked about it waits until it is let go, and says what was so when it was asked. */

@@ -41,6 +41,11 @@ const shop: Shop = {
   demoPins: null,
 };
 
+declare const turnClock: (ms: number) => void;
+
+/** A safety question is read before it is answered, and a screen that changed before it is touched: so much time passes at once, ms. */
+export const aMoment = (): void => turnClock(450);
+
 /** What a screen of a job did while it was tried: the log, and the state it made. */
 export interface AtJob extends RenderResult {
   log: Entry[];

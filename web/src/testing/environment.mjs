@@ -17,6 +17,12 @@ export default class PageEnvironment extends TestEnvironment {
         this.pointerType = init.pointerType ?? '';
       }
     };
+    // A finger that waits waits by this clock: tests let time pass by turning it.
+    const { performance } = this.global;
+    const passed = performance.now.bind(performance);
+    let ahead = 0;
+    performance.now = () => passed() + ahead;
+    this.global.turnClock = (ms) => void (ahead += ms);
     this.global.Element.prototype.scrollIntoView ??= () => undefined;
     this.global.Element.prototype.hasPointerCapture ??= () => false;
   }

@@ -2,7 +2,7 @@ import 'fake-indexeddb/auto';
 import { archetypes as files, asUsual, descended, answerOf, GOAL } from '@iron-cradle/core';
 import { act, cleanup } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { atJob, goesOn, logOf, mayBeOpened, mayGoBack, type AtJob } from '../../testing/atJob.tsx';
+import { aMoment, atJob, goesOn, logOf, mayBeOpened, mayGoBack, type AtJob } from '../../testing/atJob.tsx';
 import Drain from './drain/Drain.tsx';
 import Drop from './drop/Drop.tsx';
 import Refit from './refit/Refit.tsx';
@@ -31,7 +31,7 @@ async function tapFirst(...ways: (HTMLElement | null | undefined)[]): Promise<bo
   const first = ways.find((e) => e && e.getAttribute('aria-disabled') !== 'true');
   if (!first) return false;
   // A safety question is read before it is answered: a tap in its first moment answers nothing.
-  if (first.closest('[data-singly]')) await act(() => new Promise((resolve) => setTimeout(resolve, 450)));
+  if (first.closest('[data-singly]')) aMoment();
   await userEvent.setup().click(first);
   await act(() => Promise.resolve());
   return true;
@@ -117,7 +117,6 @@ describe('every mounting, down and up by what the screen says', () => {
       expect(restored.filter((k) => k.startsWith('support:'))).toHaveLength(vehicle.supports.length);
       expect([...heard].filter((words) => wrong(vehicle).test(words))).toEqual([]);
     },
-    60_000,
   );
 });
 
@@ -131,4 +130,4 @@ test('part-way: it stops at its height, what stayed on is never asked for, and i
   expect(home.pose).toEqual({ f: 0, r: 0 });
   expect(home.items.every((i) => i.state === 'closed')).toBe(true);
   expect(home.items.length).toBeLessThan(vehicle.connections.length + vehicle.supports.length);
-}, 60_000);
+});

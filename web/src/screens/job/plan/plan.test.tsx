@@ -1,7 +1,7 @@
 import { screen } from '@testing-library/react';
 import { act } from 'react';
 import { startWetGlass } from '../../../app/wetGlass.ts';
-import { atJob } from '../../../testing/atJob.tsx';
+import { aMoment, atJob } from '../../../testing/atJob.tsx';
 import Plan from './Plan.tsx';
 
 beforeAll(startWetGlass);
@@ -16,10 +16,10 @@ const touch = (name: string): void =>
 
 test('rows of the call that come late move the keys: a finger on its way to one meets nothing, a moment later it does', async () => {
   atJob(<Plan />);
-  await screen.findByText('Could stop you', {}, { timeout: 20_000, interval: 20 });
+  await screen.findByText('Could stop you', {}, { interval: 20 });
   touch('Record');
   expect(screen.queryByRole('dialog')).toBeNull();
-  await act(() => new Promise((resolve) => setTimeout(resolve, 450)));
+  aMoment();
   touch('Record');
   expect(screen.getByRole('dialog').textContent).toContain('The complaint’s own test');
 });

@@ -9,9 +9,9 @@ import {
   splitKey,
   type VehicleFile,
 } from '@iron-cradle/core';
-import { act, screen, waitFor, within } from '@testing-library/react';
+import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { atJob, logOf, mayGoBack } from '../../../testing/atJob.tsx';
+import { aMoment, atJob, logOf, mayGoBack } from '../../../testing/atJob.tsx';
 import Refit from './Refit.tsx';
 
 /** As they usually are. */
@@ -90,7 +90,7 @@ describe('the way up on the screen', () => {
     for (const question of [/wiped dry/, /nobody underneath/, /Battery back on/]) {
       await waitFor(() => expect(screen.getByRole('heading', { name: question })).toBeTruthy());
       // A safety question is read before it is answered.
-      await act(() => new Promise((resolve) => setTimeout(resolve, 450)));
+      aMoment();
       await click('[data-answer="yes"]');
     }
     await click('[data-gate="4"]');
@@ -104,7 +104,7 @@ describe('the way up on the screen', () => {
     expect(owed(job.state()).map((d) => d.key)).toContain('joint:line:feed');
     expect(nextUp(job.state()).kind).toBe('test');
     await waitFor(() => expect(document.querySelector('[data-wet="feed line"]')).not.toBeNull());
-  }, 30_000);
+  });
 
   test('what is put off goes to the end, and the next one is offered', async () => {
     const user = userEvent.setup();

@@ -47,6 +47,8 @@ export function chooseTextSize(next: TextSize): void {
 export function startTheme(): void {
   dark.addEventListener('change', show);
   contrast.addEventListener('change', show);
+  // Chosen in another tab of this device.
+  window.addEventListener('storage', show);
   show();
 }
 

@@ -44,13 +44,15 @@ export class JobStore {
   private stream: EventSource | null = null;
   private stopHearing: (() => void) | null = null;
   private stopTabs: (() => void) | null = null;
+  /** Of the time somebody looks at this job: over once the last of them has left, and another one when somebody comes back. */
+  private watched = new AbortController();
 
   constructor(readonly jobId: string) {}
 
   snapshot = (): JobView => this.view;
 
   subscribe = (tell: () => void): (() => void) => {
-    if (this.listeners.size === 0) void this.open();
+    if (this.listeners.size === 0) void this.open((this.watched = new AbortController()).signal);
     this.listeners.add(tell);
     return () => {
       this.listeners.delete(tell);
@@ -64,10 +66,11 @@ export class JobStore {
     this.stream = null;
   };
   private wake = (event: PageTransitionEvent): void => {
-    if (event.persisted) void this.catchUp();
+    if (event.persisted) void this.catchUp(this.watched.signal);
   };
 
-  private async open(): Promise<void> {
+  /** What it waits for may come when everybody has left again: then nobody is there to listen for, and nothing is begun. */
+  private async open(left: AbortSignal): Promise<void> {
     globalThis.addEventListener?.('pagehide', this.rest);
     globalThis.addEventListener?.('pageshow', this.wake);
     this.stopHearing = onDelivered((jobId, accepted, gone) => {
@@ -78,10 +81,11 @@ export class JobStore {
     this.stopTabs = onTabs((jobId) => void (jobId === this.jobId && this.reread()));
     const before = this.pending;
     await this.reread();
+    if (left.aborted) return;
     // What was entered meanwhile stands in the outbox already.
     this.pending = [...this.pending, ...before.filter((e) => !this.pending.some((w) => w.id === e.id))];
     this.show();
-    await this.catchUp();
+    await this.catchUp(left);
   }
 
   /** Reads what the device holds of this job: at the start, and when another tab has changed it. */
@@ -96,8 +100,8 @@ export class JobStore {
   }
 
   /** Reads what is new, then listens. Away: tries again until it is heard. */
-  private catchUp = async (): Promise<void> => {
-    if (!this.stopHearing) return;
+  private catchUp = async (left: AbortSignal): Promise<void> => {
+    if (left.aborted) return;
     const held = this.confirmed.at(-1);
     /** Was more of it taken by the server since this was asked? Then the answer is about a time before, and is asked for anew. */
     const older = () => this.confirmed.at(-1)?.id !== held?.id;
@@ -107,14 +111,15 @@ export class JobStore {
         `/jobs/${this.jobId}/entries?since=${this.lastSeq()}${hash ? `&hash=${hash}` : ''}`,
       );
       this.view = { ...this.view, number };
-      if (putBack && older()) return await this.catchUp();
+      if (putBack && older()) return await this.catchUp(left);
       if (putBack) await this.replace(entries);
       else await this.keep(entries);
-      this.listen();
+      if (left.aborted) return;
+      this.listen(left);
       void ensureBlock(this.jobId);
     } catch (error) {
       const unknown = error instanceof ApiProblem && error.status === 404;
-      if (unknown && older()) return this.catchUp();
+      if (unknown && older()) return this.catchUp(left);
       // The copy that was put back is older than the whole job: what this device holds of it is listed.
       if (unknown && this.confirmed.length > 0) await this.replace([]);
       if (unknown && this.confirmed.length + this.pending.length === 0) {
@@ -127,11 +132,11 @@ export class JobStore {
       else if (said === 423) setLine({ server: 'pin' });
       // What says no is there: about a job that is still on its way to it.
       else if (said === null || said >= 500) setLine({ server: 'away' });
-      setTimeout(this.catchUp, 2500);
+      setTimeout(() => void this.catchUp(left), 2500);
     }
   };
 
-  private listen(): void {
+  private listen(left: AbortSignal): void {
     this.stream?.close();
     this.stream = new EventSource(`/api/jobs/${this.jobId}/events?since=${this.lastSeq()}`);
     let first = true;
@@ -139,7 +144,7 @@ export class JobStore {
       setLine({ server: 'here' });
       deliver();
       // Heard again after a silence: the server may stand on another history now.
-      if (!first) void this.catchUp();
+      if (!first) void this.catchUp(left);
       first = false;
     };
     this.stream.addEventListener(
@@ -149,11 +154,12 @@ export class JobStore {
     this.stream.onerror = () => {
       setLine({ server: 'away' });
       // The browser tries again by itself unless it was told off for good.
-      if (this.stream?.readyState === EventSource.CLOSED) setTimeout(this.catchUp, 2500);
+      if (this.stream?.readyState === EventSource.CLOSED) setTimeout(() => void this.catchUp(left), 2500);
     };
   }
 
   private close(): void {
+    this.watched.abort();
     globalThis.removeEventListener?.('pagehide', this.rest);
     globalThis.removeEventListener?.('pageshow', this.wake);
     this.rest();

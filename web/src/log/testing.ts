@@ -174,6 +174,9 @@ export class Server {
   /** Does somebody listen to this job, and has heard what was missed? */
   listened = (jobId: string): boolean => Ear.all.some((ear) => ear.url.includes(jobId) && ear.caughtUp);
 
+  /** How many listen, to whatever job: a browser has six connections for one server. */
+  streams = (): number => Ear.all.length;
+
   /** What stands on the server is told to whoever listens. */
   hear(jobId: string, seq: number): void {
     const entry = this.log.find((e) => e.jobId === jobId && e.seq === seq)!;

@@ -28,6 +28,13 @@ module.exports = {
     },
     { name: 'server-not-web', severity: 'error', from: { path: '^server/src' }, to: { path: '^(web|e2e|bench)/' } },
     {
+      name: 'migrations-stand-alone',
+      severity: 'error',
+      comment: 'A step does the same for ever: code that goes on changing is no part of it.',
+      from: { path: '^server/src/db/migrations/' },
+      to: { path: '^(server|core)/src/', pathNot: '^server/src/db/migrations/' },
+    },
+    {
       name: 'no-circles',
       severity: 'error',
       from: {},

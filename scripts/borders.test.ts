@@ -34,6 +34,10 @@ beforeAll(() => {
   write('core/src/job/deep.ts', 'export const deep = 1;\n');
   write('web/src/page.ts', "import { table } from '../../server/src/table.ts';\nexport const page = table;\n");
   write('server/src/table.ts', "import { view } from '../../web/src/view.ts';\nexport const table = view;\n");
+  write(
+    'server/src/db/migrations/001-first.ts',
+    "import { table } from '../../table.ts';\nexport const up = () => table;\n",
+  );
   write('web/src/view.ts', "import { good } from '../../core/src/good.ts';\nexport const view = good;\n");
 });
 afterAll(() => rmSync(house, { recursive: true, force: true }));
@@ -55,6 +59,7 @@ test('each border is held', () => {
     'core-knows-no-machine',
     'core-stands-alone',
     'kernel-knows-no-subject',
+    'migrations-stand-alone',
     'no-circles',
     'server-not-web',
     'subjects-below-the-job',

@@ -45,9 +45,12 @@ const alive = (pid: number): boolean => {
   }
 };
 
-async function start(port: number, ...options: string[]): Promise<void> {
+const start = (port: number, ...options: string[]): Promise<void> =>
+  begin(port, process.execPath, ['scripts/start.mjs', ...options]);
+
+async function begin(port: number, command: string, args: string[]): Promise<void> {
   said = '';
-  running = spawn(process.execPath, ['scripts/start.mjs', ...options], {
+  running = spawn(command, args, {
     cwd: root,
     env: env(port),
     stdio: ['ignore', 'pipe', 'pipe'],
@@ -121,6 +124,20 @@ test('killed itself, it starts again over what it left', async () => {
   running!.kill('SIGINT');
   await new Promise((resolve) => running!.once('exit', resolve));
   running = null;
+});
+
+test('npm start told to end, as a process manager does it, ends with all it began', async () => {
+  const port = await freePort();
+  await begin(port, 'npm', ['start', '--', '--empty']);
+  expect((await answers(port)).status).toBe(200);
+  const db = dbPid();
+  running!.kill('SIGTERM');
+  await new Promise((resolve) => running!.once('exit', resolve));
+  running = null;
+  // Who was told first is gone before those it told.
+  for (let i = 0; i < 100 && alive(db); i++) await wait(100);
+  expect(alive(db)).toBe(false);
+  expect((await fetch(`http://127.0.0.1:${port}/api/people`).catch(() => null)) === null).toBe(true);
 });
 
 function urlOf(): string {

@@ -1,4 +1,4 @@
-import { Person, phone, wide } from './lib/browser.ts';
+import { phone, wide, type Person } from './lib/browser.ts';
 import { atWork } from './lib/atWork.ts';
 import { inTheme } from './lib/inTheme.ts';
 

@@ -86,6 +86,25 @@ describe('the log', () => {
     expect(json.accepted).toHaveLength(1);
   });
 
+  test('what a tablet wrote before an update, and delivers after it, is taken as it was written', async () => {
+    // Version 1 of a wait did not say until when, nor whether it keeps the bay.
+    const was = { ...one.entry('job-a', 'wait', { what: 'soak', state: 'start', minutes: 20 }), version: 1 };
+    const wrong = { ...one.entry('job-a', 'wait', { what: 'soak', state: 'sideways' }), version: 1 };
+    const never = { ...one.entry('job-a', 'wait', { what: 'soak', state: 'start' }), version: 0 };
+    const { json } = await one.append('job-a', [was, wrong, never]);
+    expect(json.accepted.map(({ id }: { id: string }) => id)).toEqual([was.id]);
+    expect(json.keptBack.map((k: { errors: { field: string }[] }) => k.errors[0]!.field)).toEqual([
+      'body.state',
+      'version',
+    ]);
+    const { json: file } = await one.call('GET', '/jobs/job-a/file');
+    const stored = (file.entries as Entry[]).find(({ id }) => id === was.id);
+    expect(stored).toMatchObject({ version: 1, body: was.body });
+    // Its chain holds over what was written, here and in another shop.
+    const { json: standing } = await one.call('GET', '/jobs/job-a/standing');
+    expect(standing.is).not.toBe('doesNotHold');
+  });
+
   test('what was refused gets the same answer for ever, and its taking back goes with it', async () => {
     const gate = one.entry('job-a', 'gate', { gate: 2 });
     const first = (await one.append('job-a', [gate])).json.refused[0];

@@ -52,12 +52,14 @@ export const decidedOf = (state: JobState | null, entry: RawEntry): Decided | un
   decidedIn(parts, state, entry);
 
 /**
- * Checks the body of an entry against its kind and returns it without what does not belong.
+ * Checks the body of an entry against its kind and returns it without what does not belong; one that was written in an earlier version is
+ * checked as it reads now and returned as it was written.
  *
  * @throws InputError with the path of the first field that is wrong
  * @example checkBody('fill', { litres: 9 }) // { litres: 9 }
  */
-export const checkBody = (kind: string, body: unknown): object => checkBodyIn(parts, kind, body);
+export const checkBody = (kind: string, body: unknown, version = kindOf(kind).version): object =>
+  checkBodyIn(parts, { kind, version, body });
 
 /** Writes into a body what its maker knew: which openings it answers. @example completed(state, 'made', { key: 'line:feed' }) */
 export function completed(state: JobState | null, kind: EntryKind, body: object): object {

@@ -26,6 +26,8 @@ export interface Parts {
 
 interface Planned {
   entry: RawEntry;
+  /** Version it was written in. */
+  written: number;
   kind: Kind;
   place: number;
 }
@@ -111,7 +113,7 @@ class Run<S extends KernelState> {
         }
       }
       this.ledger.add(head);
-      this.planned.push({ entry, kind, place });
+      this.planned.push({ entry, kind, place, written: raw.version });
       if (kind.closes && numbered) closed = place;
       if (kind.reopens && numbered) {
         closed = null;
@@ -168,15 +170,16 @@ class Run<S extends KernelState> {
     this.ledger.refusedHere = [...this.ledger.refusedHere, { id, text }];
   }
 
-  private open({ entry, kind, place }: Planned): void {
+  private open(planned: Planned): void {
+    const { entry } = planned;
     const stamp = { id: entry.id, by: entry.by, at: entry.at };
     const parts = this.parts.slices.map((slice) => slice.start(entry.body as object, stamp));
     this.draft = createDraft(Object.assign({ jobId: entry.jobId, twoDevices: {} }, ...parts) as object);
-    this.takeEffect({ entry, kind, place });
+    this.takeEffect(planned);
   }
 
   /** One entry takes effect: what it meets is found, its slice changes, the others hear of it. */
-  private takeEffect({ entry, kind, place }: Planned): void {
+  private takeEffect({ entry, kind, place, written }: Planned): void {
     const { ledger } = this;
     const { slices } = this.parts;
     const head = ledger.count(place);
@@ -192,6 +195,7 @@ class Run<S extends KernelState> {
       by: entry.by,
       at: entry.at,
       entry: decided ? { ...entry, decided } : entry,
+      written,
       knew: (id) => {
         const other = ledger.placeOf(id);
         const found = ledger.heads[other];

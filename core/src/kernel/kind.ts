@@ -39,8 +39,10 @@ export type Tell = <N extends EventName>(name: N, event: Events[N]) => void;
 
 /** What an entry knows when it takes effect. */
 export interface Moment extends Stamp {
-  /** The entry. */
+  /** The entry, its body as it reads now. */
   entry: RawEntry;
+  /** In which version of its kind it was written: what was not asked then is owed by nobody. */
+  written: number;
   /** Did its maker hold that entry? */
   knew: (id: string) => boolean;
 }

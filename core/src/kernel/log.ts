@@ -4,7 +4,8 @@ import { refused, type Decided, type RawEntry, type Refusal } from './entry.ts';
 import { fold, FoldWhole, type Parts } from './fold.ts';
 import { knows, whyNotTakenBack } from './knowledge.ts';
 import { headOf } from './order.ts';
-import { readAs } from './registry.ts';
+import { readAs, type Registry } from './registry.ts';
+import type { Kind } from './kind.ts';
 import type { KernelState } from './state.ts';
 
 /**
@@ -55,13 +56,41 @@ export function decidedIn(parts: Parts, state: KernelState | null, raw: RawEntry
 }
 
 /**
- * Checks the body of an entry of a kind.
+ * Checks the body of an entry of a kind, whichever version it was written in: one of an earlier version is checked as it reads now, and stays as
+ * it was written, for that is what is hashed.
  *
- * @throws InputError for an unknown kind, or with the path of the first field that is wrong
- * @example checkBodyIn(parts, 'fill', { litres: 9 }) // { litres: 9 }
+ * @returns the body without what does not belong; of an earlier version, as it came
+ * @throws InputError for an unknown kind, for a version nobody carries to the present one, or with the path of the first field that is wrong
+ * @example checkBodyIn(parts, { kind: 'fill', version: 1, body: { litres: 9 } }) // { litres: 9 }
  */
-export function checkBodyIn(parts: Parts, kind: string, body: unknown): object {
-  const found = parts.registry.get(kind);
+export function checkBodyIn(
+  { registry }: Pick<Parts, 'registry'>,
+  { kind, version, body }: { kind: string; version: number; body: unknown },
+): object {
+  const found = registry.get(kind);
   if (!found) throw new InputError('kind', kind, 'a kind of entry this product knows');
-  return checkBodyOf(found, body);
+  if (version === found.version) return checkBodyOf(found, body);
+  const oldest = oldestOf(found);
+  if (!(Number.isInteger(version) && version >= oldest && version < found.version))
+    throw new InputError('version', String(version), `version ${oldest} to ${found.version} of this kind: reload`);
+  if (typeof body !== 'object' || body === null || Array.isArray(body))
+    throw new InputError('body', String(body).slice(0, 60), 'what was entered');
+  checkBodyOf(found, carried(registry, { kind, version, body }));
+  return body;
+}
+
+/** The earliest version that is carried to the present one. */
+function oldestOf({ version, migrate }: Kind): number {
+  let oldest = version;
+  while (migrate?.[oldest - 1]) oldest -= 1;
+  return oldest;
+}
+
+/** As it reads now. A step is written for bodies of its version: what it trips over is none. */
+function carried(registry: Registry, raw: Pick<RawEntry, 'kind' | 'version' | 'body'>): unknown {
+  try {
+    return readAs(registry, raw as RawEntry).entry.body;
+  } catch {
+    throw new InputError('body', `of version ${raw.version}`, 'what that version of this kind was written with');
+  }
 }

@@ -52,7 +52,7 @@ export async function readJobFile(raw: unknown): Promise<ReadJob> {
   mustBeSealed(id, rows, seals);
   if (new Set(rows.map((row) => row.id)).size < rows.length)
     throw new InputError('entries', 'an entry that stands in it twice', 'every entry once');
-  for (const { kind, body } of file.entries) checkBody(kind, body);
+  for (const { kind, version, body } of file.entries) checkBody(kind, body, version);
   const state = foldJob(null, rows.map(entryOf));
   if (!state) throw new InputError('entries', 'no opened job', 'a log that opens a job');
   return {

@@ -237,7 +237,7 @@ describe('one way in', () => {
     await until(() => lineState().server === 'away');
     expect(await inOutbox()).toEqual(['note', 'note', 'note']);
     expect(lineState().notTaken).toHaveLength(1);
-    // Tried again, and again: still at fault, and no more is taken out of what waits.
+    // Real time, two tries long. Tried again, and again: still at fault, and no more is taken out of what waits.
     await new Promise((resolve) => setTimeout(resolve, 4500));
     expect(await inOutbox()).toEqual(['note', 'note', 'note']);
     expect(lineState().notTaken).toHaveLength(1);

@@ -50,11 +50,6 @@ Object.assign(globalThis, {
   window: { addEventListener: () => undefined },
 });
 
-/** What is tried again in a while is tried again this many times as soon. */
-const SOONER = 8;
-const later = globalThis.setTimeout;
-globalThis.setTimeout = ((work: () => void, ms = 0) => later(work, ms / SOONER)) as typeof setTimeout;
-
 /** What a sign-in of a person leaves here. */
 export const tokenFor = (person: string): string => `a-token-of-${person}-on-this-device`;
 
@@ -204,7 +199,7 @@ export async function until(what: () => boolean | Promise<boolean>): Promise<voi
   // Patient: on a busy machine a second try of the sender may take its time.
   for (const end = Date.now() + 15_000; Date.now() < end;) {
     if (await what()) return;
-    await new Promise((resolve) => later(resolve, 10));
+    await new Promise((resolve) => setTimeout(resolve, 10));
   }
   throw new Error('it did not come to that');
 }

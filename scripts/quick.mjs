@@ -32,6 +32,19 @@ const ran = (name, command, ...args) =>
     });
   });
 
+/** A project remembers what it found in files that have not changed since. */
+const tsc = (project) => [
+  'tsc',
+  '-p',
+  project,
+  '--incremental',
+  '--tsBuildInfoFile',
+  inCradle(`${project.replaceAll('/', '-')}.tsbuildinfo`),
+];
+const projects = [
+  ...(code.some((path) => !path.startsWith('web/')) ? ['tsconfig.json'] : []),
+  ...(code.some((path) => /^(web|core)\//.test(path)) ? ['web/tsconfig.test.json'] : []),
+];
 const eslint = ['eslint', '--cache', '--cache-location', inCradle('eslint')];
 const prettier = ['prettier', '--check', '--ignore-unknown', '--log-level', 'warn'];
 const jest = [
@@ -44,7 +57,11 @@ const jest = [
   '--testPathPatterns',
 ];
 const all = await Promise.all([
-  ran('types', process.execPath, 'scripts/types.mjs'),
+  (async () => {
+    const each = [];
+    for (const project of projects) each.push(await ran(`types of ${project}`, 'npx', ...tsc(project)));
+    return each;
+  })(),
   (async () => [
     await ran('format', 'npx', ...prettier, ...changed),
     code.length === 0 || (await ran('lint', 'npx', ...eslint, ...code)),

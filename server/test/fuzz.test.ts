@@ -6,7 +6,7 @@ import { GENESIS, hashOf, rowOf, type Numbered } from '../src/jobs/chain.ts';
 import { Tablet } from './tablet.ts';
 
 /** Whatever comes in: an answer, never a fault of the server’s, never a silence. FUZZ=10000 for as many bodies a route, other ones each time. */
-const TIMES = Number(process.env.FUZZ ?? 60);
+const TIMES = Number(process.env.FUZZ ?? 25);
 /** Places of a body that are gone through. */
 const PLACES = process.env.FUZZ ? Infinity : 40;
 /** What has not come by then never comes; a machine that does other work at once takes its time. ms */

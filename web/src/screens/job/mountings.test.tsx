@@ -1,7 +1,6 @@
 import 'fake-indexeddb/auto';
 import { archetypes as files, asUsual, descended, answerOf, GOAL } from '@iron-cradle/core';
-import { act, cleanup } from '@testing-library/react';
-import userEvent from '@testing-library/user-event';
+import { act, cleanup, fireEvent } from '@testing-library/react';
 import { aMoment, atJob, goesOn, logOf, mayBeOpened, mayGoBack, type AtJob } from '../../testing/atJob.tsx';
 import Drain from './drain/Drain.tsx';
 import Drop from './drop/Drop.tsx';
@@ -32,7 +31,7 @@ async function tapFirst(...ways: (HTMLElement | null | undefined)[]): Promise<bo
   if (!first) return false;
   // A safety question is read before it is answered: a tap in its first moment answers nothing.
   if (first.closest('[data-singly]')) aMoment();
-  await userEvent.setup().click(first);
+  fireEvent.click(first);
   await act(() => Promise.resolve());
   return true;
 }
@@ -88,36 +87,33 @@ function wrong({ supports, travel }: (typeof archetypes)[number]): RegExp {
 }
 
 describe('every mounting, down and up by what the screen says', () => {
-  test.each(archetypes.map((a) => [a.id, a] as const))(
-    '%s',
-    async (_, vehicle) => {
-      heard.clear();
-      const lowered = await down(vehicle);
-      expect(lowered.state().out).toBe(true);
-      expect(lowered.state().pulls).toEqual([]);
-      cleanup();
-      atJob(<Drain />, logOf(mayBeOpened.slice(0, 6), vehicle));
-      listen();
-      const refitted = await up(lowered);
-      const home = refitted.state();
-      expect(home.pose).toEqual({ f: 0, r: 0 });
-      expect(home.items.filter((i) => i.state !== 'closed').map((i) => i.key)).toEqual([]);
-      expect(home.gates[4].passed).not.toBeNull();
-      expect(home.keyTurns).toMatchObject([{ where: 'test stop', off: expect.any(String) as string }]);
-      // The key was turned only after everything live was made.
-      const at = (kind: string) =>
-        refitted.log.findIndex((e) => e.kind === kind && 'gate' in e.body && e.body.gate === 4);
-      const live = refitted.log.flatMap((e, i) => {
-        if (e.kind !== 'made') return [];
-        const line = vehicle.connections.find((c) => e.body.key === `line:${c.id}`)!;
-        return ['filler', 'breather', 'other'].includes(line.kind) ? [] : [i];
-      });
-      expect(Math.max(...live)).toBeLessThan(at('gate'));
-      const restored = refitted.log.flatMap((e) => (e.kind === 'restored' ? [e.body.key] : []));
-      expect(restored.filter((k) => k.startsWith('support:'))).toHaveLength(vehicle.supports.length);
-      expect([...heard].filter((words) => wrong(vehicle).test(words))).toEqual([]);
-    },
-  );
+  test.each(archetypes.map((a) => [a.id, a] as const))('%s', async (_, vehicle) => {
+    heard.clear();
+    const lowered = await down(vehicle);
+    expect(lowered.state().out).toBe(true);
+    expect(lowered.state().pulls).toEqual([]);
+    cleanup();
+    atJob(<Drain />, logOf(mayBeOpened.slice(0, 6), vehicle));
+    listen();
+    const refitted = await up(lowered);
+    const home = refitted.state();
+    expect(home.pose).toEqual({ f: 0, r: 0 });
+    expect(home.items.filter((i) => i.state !== 'closed').map((i) => i.key)).toEqual([]);
+    expect(home.gates[4].passed).not.toBeNull();
+    expect(home.keyTurns).toMatchObject([{ where: 'test stop', off: expect.any(String) as string }]);
+    // The key was turned only after everything live was made.
+    const at = (kind: string) =>
+      refitted.log.findIndex((e) => e.kind === kind && 'gate' in e.body && e.body.gate === 4);
+    const live = refitted.log.flatMap((e, i) => {
+      if (e.kind !== 'made') return [];
+      const line = vehicle.connections.find((c) => e.body.key === `line:${c.id}`)!;
+      return ['filler', 'breather', 'other'].includes(line.kind) ? [] : [i];
+    });
+    expect(Math.max(...live)).toBeLessThan(at('gate'));
+    const restored = refitted.log.flatMap((e) => (e.kind === 'restored' ? [e.body.key] : []));
+    expect(restored.filter((k) => k.startsWith('support:'))).toHaveLength(vehicle.supports.length);
+    expect([...heard].filter((words) => wrong(vehicle).test(words))).toEqual([]);
+  });
 });
 
 test('part-way: it stops at its height, what stayed on is never asked for, and it goes home', async () => {

@@ -2,8 +2,7 @@ import { atWork } from './lib/atWork.ts';
 import { phone, wide } from './lib/browser.ts';
 
 /** The tank on the bench under a little air: it leaks, is mended, holds; figures come by gauge, by hand and as a table. */
-/** Meters are watched here: time runs quicker. */
-const work = atWork(wide, 6);
+const work = atWork(wide);
 const JOB = 'demo-pickup-2';
 
 const outcome = (want: string) => work.ines.page.waitForSelector(`[data-hold-outcome=${want}]`);
@@ -132,12 +131,12 @@ test('the vacuum pump watched: it proves itself, and the valve by what it shows'
   await ines.go(`/jobs/${JOB}/bench`);
   await ines.tap('[data-action=vacuum]');
   await ines.tap('[data-watch="tester off"]');
-  await ines.waits(4_000);
+  await ines.watched(4_000);
   await ines.tap('[data-watch="tester on"]');
   // Too short says nothing.
   await ines.sees('watched for 20 s and more');
   await ines.tap('[data-watch="tester off"]');
-  await ines.waits(22_000);
+  await ines.watched(22_000);
   await ines.tap('[data-watch="tester on"]');
   await ines.page.waitForSelector(
     '::-p-xpath(//fieldset[contains(legend, "The tester")]//button[@data-state="on"][contains(., "It held")])',

@@ -1,7 +1,7 @@
 import { afterAll, beforeAll } from '@jest/globals';
 import type { Page } from 'puppeteer-core';
 import { launch, Person, type Browsing } from './browser.ts';
-import { clock, openShop, type Shop } from './server.ts';
+import { openShop, type Shop } from './server.ts';
 
 /** What the tests of one file work in: a demo shop of their own, a browser, and Ines signed in. */
 export interface AtWork {
@@ -10,14 +10,9 @@ export interface AtWork {
   ines: Person;
 }
 
-/**
- * Opens the demo shop for a test file and closes it afterwards. Filled before its first test.
- *
- * @param rate how many times as fast time runs there: where meters are watched
- */
-export function atWork(viewport: Parameters<Page['setViewport']>[0], rate = 1): AtWork {
+/** Opens the demo shop for a test file and closes it afterwards. Filled before its first test. */
+export function atWork(viewport: Parameters<Page['setViewport']>[0]): AtWork {
   const at = {} as AtWork;
-  clock.rate = rate;
   beforeAll(async () => {
     at.shop = await openShop();
     at.browser = await launch();

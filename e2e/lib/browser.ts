@@ -3,7 +3,8 @@ import { createRequire } from 'node:module';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Browser, BrowserContext, ElementHandle, Page } from 'puppeteer-core';
-import { clock, profile } from './server.ts';
+import { profile } from './server.ts';
+import { turnable } from './turnable.ts';
 import { PATIENCE, SLOWED, until } from './until.ts';
 
 /** What the environment of these tests has: the Chromium of this worker, and a way to begin another. */
@@ -50,12 +51,6 @@ export interface Logged {
   body: Record<string, unknown>;
 }
 
-const path = '../../scripts/lib/quicken.mjs';
-const { quicken, turnable } = (await import(path)) as {
-  quicken: (rate: number, begun: number) => void;
-  turnable: () => void;
-};
-
 /** A person at a screen: taps what is seen, counts the taps, and fails on any script error. */
 export class Person {
   taps = 0;
@@ -67,7 +62,6 @@ export class Person {
   ) {
     page.setDefaultTimeout(PATIENCE);
     void page.evaluateOnNewDocument(turnable);
-    if (clock.rate !== 1) void page.evaluateOnNewDocument(quicken, clock.rate, clock.begun);
     if (SLOWED > 1) void page.emulateCPUThrottling(SLOWED);
     page.on('pageerror', (error) => this.errors.push((error as Error).message));
     page.on('console', (message) => {
@@ -144,8 +138,9 @@ export class Person {
   passes = (ms: number): Promise<void> =>
     this.page.evaluate((more) => (globalThis as unknown as { turnClock: (ms: number) => void }).turnClock(more), ms);
 
-  /** Waits as long as somebody does who watches a meter, ms by the clock of these tests. */
-  waits = (ms: number): Promise<void> => new Promise((resolve) => setTimeout(resolve, ms / clock.rate));
+  /** Somebody has watched a needle for so long, ms: by the page’s own watch, which is turned. No meter may be read on that page. */
+  watched = (ms: number): Promise<void> =>
+    this.page.evaluate((more) => (globalThis as unknown as { turnWatch: (ms: number) => void }).turnWatch(more), ms);
 
   button = (text: string): string =>
     `::-p-xpath(//*[self::button or self::a][contains(normalize-space(.), "${text}")])`;

@@ -91,9 +91,6 @@ export async function openOwnShop(opening: Omit<Opening, 'before' | 'beside'> = 
   });
 }
 
-/** How fast time runs in the servers and pages of this test file; counted from its beginning, so that all of them read the same. */
-export const clock = { rate: 1, begun: Date.now() };
-
 /** The whole application as a person meets it: database, built web, one port. The demo shop is there already, as after its first start. */
 export async function openShop({
   demo = true,
@@ -110,15 +107,12 @@ export async function openShop({
   let httpsPort = 0;
   const start = () =>
     new Promise<void>((resolve, reject) => {
-      const quicker = clock.rate === 1 ? [] : ['--import', join(root, 'scripts/quickServer.mjs')];
-      child = spawn(process.execPath, [...quicker, '--enable-source-maps', join(root, 'server/dist/main.mjs')], {
+      child = spawn(process.execPath, ['--enable-source-maps', join(root, 'server/dist/main.mjs')], {
         cwd: root,
         stdio: ['ignore', 'ignore', 'inherit', 'ipc'],
         env: {
           ...process.env,
           NODE_OPTIONS: '',
-          CLOCK: String(clock.rate),
-          CLOCK_BEGUN: String(clock.begun),
           LOG_LEVEL: 'silent',
           DATABASE_URL: db.url(),
           HOST: host,

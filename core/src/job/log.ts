@@ -58,7 +58,7 @@ export const decidedOf = (state: JobState | null, entry: RawEntry): Decided | un
  * @throws InputError with the path of the first field that is wrong
  * @example checkBody('fill', { litres: 9 }) // { litres: 9 }
  */
-export const checkBody = (kind: string, body: unknown, version = kindOf(kind).version): object =>
+export const checkBody = (kind: string, body: unknown, version = parts.registry.get(kind)?.version ?? 0): object =>
   checkBodyIn(parts, { kind, version, body });
 
 /** Writes into a body what its maker knew: which openings it answers. @example completed(state, 'made', { key: 'line:feed' }) */

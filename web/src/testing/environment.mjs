@@ -21,8 +21,11 @@ export default class PageEnvironment extends TestEnvironment {
     const { performance } = this.global;
     const passed = performance.now.bind(performance);
     let ahead = 0;
-    performance.now = () => passed() + ahead;
+    let stood = null;
+    performance.now = () => (stood ?? passed()) + ahead;
     this.global.turnClock = (ms) => void (ahead += ms);
+    // What a slow machine does in a moment then still takes none.
+    this.global.stopClock = () => void (stood = passed());
     this.global.Element.prototype.scrollIntoView ??= () => undefined;
     this.global.Element.prototype.hasPointerCapture ??= () => false;
   }

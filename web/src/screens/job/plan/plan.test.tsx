@@ -4,6 +4,7 @@ import { startWetGlass } from '../../../app/wetGlass.ts';
 import { aMoment, atJob } from '../../../testing/atJob.tsx';
 import Plan from './Plan.tsx';
 
+declare const stopClock: () => void;
 beforeAll(startWetGlass);
 
 const touch = (name: string): void =>
@@ -15,6 +16,7 @@ const touch = (name: string): void =>
   );
 
 test('rows of the call that come late move the keys: a finger on its way to one meets nothing, a moment later it does', async () => {
+  stopClock();
   atJob(<Plan />);
   await screen.findByText('Could stop you', {}, { interval: 20 });
   touch('Record');

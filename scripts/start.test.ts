@@ -57,10 +57,10 @@ async function begin(port: number, command: string, args: string[]): Promise<voi
   });
   running.stdout!.on('data', (text: Buffer) => (said += text.toString()));
   running.stderr!.on('data', (text: Buffer) => (said += text.toString()));
-  for (let i = 0; i < 900 && !said.includes('Iron Cradle is at'); i++) await wait(100);
+  for (let i = 0; i < 3000 && !said.includes('Iron Cradle is at'); i++) await wait(100);
 }
 async function answers(port: number): Promise<{ status: number; people: number }> {
-  for (let i = 0; i < 80; i++) {
+  for (let i = 0; i < 600; i++) {
     const response = await fetch(`http://127.0.0.1:${port}/api/people`).catch(() => null);
     if (response?.ok) return { status: 200, people: ((await response.json()) as unknown[]).length };
     await wait(150);
@@ -135,7 +135,7 @@ test('npm start told to end, as a process manager does it, ends with all it bega
   await new Promise((resolve) => running!.once('exit', resolve));
   running = null;
   // Who was told first is gone before those it told.
-  for (let i = 0; i < 100 && alive(db); i++) await wait(100);
+  for (let i = 0; i < 600 && alive(db); i++) await wait(100);
   expect(alive(db)).toBe(false);
   expect((await fetch(`http://127.0.0.1:${port}/api/people`).catch(() => null)) === null).toBe(true);
 });

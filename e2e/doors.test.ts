@@ -5,7 +5,8 @@ import type { JobFile } from '@iron-cradle/core';
 import { shopKey } from '../server/src/sealing/key.ts';
 import { atWork } from './lib/atWork.ts';
 import { renamed } from './lib/files.ts';
-import { cutOff, phone, signedIn, wide } from './lib/browser.ts';
+import { phone, signedIn, wide } from './lib/browser.ts';
+import { cutOff } from './lib/cutOff.ts';
 import { until } from './lib/until.ts';
 
 /** Who belongs here: a job sealed by another shop, a PIN changed, a lost tablet ended by the lead, somebody who works here no more. */

@@ -1,6 +1,7 @@
 import type { Entry } from '@iron-cradle/core';
 import { atWork } from './lib/atWork.ts';
-import { cutOff, type Person, phone, signedIn, wide } from './lib/browser.ts';
+import { type Person, phone, signedIn, wide } from './lib/browser.ts';
+import { cutOff } from './lib/cutOff.ts';
 import { until } from './lib/until.ts';
 
 const at = atWork(wide);

@@ -1,5 +1,6 @@
 import { createConnection } from 'mariadb';
-import { cutOff, type Person, phone, signedIn, wide } from './lib/browser.ts';
+import { type Person, phone, signedIn, wide } from './lib/browser.ts';
+import { cutOff } from './lib/cutOff.ts';
 import { atWork } from './lib/atWork.ts';
 import type { Shop } from './lib/server.ts';
 import { PATIENCE, until } from './lib/until.ts';
